@@ -1,0 +1,5 @@
+/** What works from the shell without a server. */
+@NullMarked
+package org.skelda.cli;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,57 @@
+package org.skelda.core.departure;
+
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** What a crew member can ask of a departure. */
+public sealed interface Ask {
+
+    /** Takes a seat. @param reason needed only to take over a held seat */
+    record TakeSeat(Seat seat, Role role, @Nullable String reason) implements Ask {}
+
+    /** Leaves one's own seat. */
+    record ReleaseSeat(Seat seat) implements Ask {}
+
+    /** Hands one's own seat to another person. */
+    record HandOverSeat(Seat seat, Person to) implements Ask {}
+
+    /** Exchanges flying and monitoring. */
+    record SwapRoles() implements Ask {}
+
+    /** Ticks a line that needs no value. */
+    record AnswerLine(LineRef line) implements Ask {}
+
+    /** Gives a measured line its reading. @param value in {@code unit} */
+    record MeasureLine(LineRef line, double value, String unit) implements Ask {}
+
+    /** Confirms the colleague's response to a challenge. */
+    record ConfirmLine(LineRef line) implements Ask {}
+
+    /**
+     * Goes on without the line as written.
+     *
+     * @param reason why, not blank
+     * @param overrides the line's own id, given in a deliberate second step where a closed gate guards against damage
+     */
+    record Deviate(LineRef line, String reason, @Nullable String overrides) implements Ask {}
+
+    /** Puts a procedure aside. @param at the line it was left at */
+    record Hold(String procedure, String reason, @Nullable LineRef at) implements Ask {}
+
+    /** Comes back to a held procedure. */
+    record Resume(String procedure) implements Ask {}
+
+    /** Takes an answer, a reading, a confirmation or a deviation back. @param reason needed when it is another person's */
+    record Undo(LineRef line, @Nullable String reason) implements Ask {}
+
+    /** Closes the record. */
+    record Sign() implements Ask {}
+
+    /** Adds a note to a signed record. */
+    record Amend(String text) implements Ask {}
+
+    /** Gives the departure up. */
+    record Abandon(String reason) implements Ask {}
+}

@@ -1,0 +1,44 @@
+package org.skelda.core.departure;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+
+/**
+ * What a departure is opened with; never changes afterwards.
+ *
+ * @param departureId the departure
+ * @param operatorId whose it is
+ * @param tail registration
+ * @param typeId the type's code
+ * @param flight flight number as spoken
+ * @param from code of the field it leaves
+ * @param to code of the field it goes to
+ * @param stand the stand at {@code from}
+ * @param latitude_deg latitude of the stand, degrees north positive
+ * @param longitude_deg longitude of the stand, degrees east positive
+ * @param offBlock when it should leave its stand
+ * @param typeHash content hash of the type document
+ * @param procedureHash content hash of the procedure document
+ * @param modifications ids of the tail's modifications that were applied
+ */
+public record Opening(
+        UUID departureId,
+        String operatorId,
+        String tail,
+        String typeId,
+        String flight,
+        String from,
+        String to,
+        String stand,
+        double latitude_deg,
+        double longitude_deg,
+        Instant offBlock,
+        String typeHash,
+        String procedureHash,
+        List<String> modifications) {
+
+    public Opening {
+        modifications = List.copyOf(modifications);
+    }
+}

@@ -1,0 +1,81 @@
+package org.skelda.core.measure;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a measured line expects. All values are in {@link #unit}.
+ *
+ * @param quantity what is measured, in the crew's words ("Battery volts")
+ * @param unit the unit as typed and shown
+ * @param decimals digits shown after the point, 0 to 3
+ * @param possibleMin the lowest value an instrument can show, inclusive; below it the entry is refused
+ * @param possibleMax the highest value an instrument can show, inclusive; above it the entry is refused
+ * @param min the lowest allowed value, inclusive; null when there is none
+ * @param max the highest allowed value, inclusive; null when there is none
+ * @param cautionBelow under this value (exclusive) the reading is allowed with a caution; null when there is none
+ * @param cautionAbove over this value (exclusive) the reading is allowed with a caution; null when there is none
+ * @param source where the limit comes from, shown beside it
+ */
+public record MeasureSpec(
+        String quantity,
+        String unit,
+        int decimals,
+        double possibleMin,
+        double possibleMax,
+        @Nullable Double min,
+        @Nullable Double max,
+        @Nullable Double cautionBelow,
+        @Nullable Double cautionAbove,
+        String source) {
+
+    /** @throws IllegalArgumentException when the bounds contradict each other, naming which */
+    public MeasureSpec {
+        if (!(possibleMin < possibleMax)) {
+            throw new IllegalArgumentException(quantity + ": possibleMin must be under possibleMax");
+        }
+        if (min != null && max != null && !(min <= max)) {
+            throw new IllegalArgumentException(quantity + ": min must not be over max");
+        }
+        if (outside(min, possibleMin, possibleMax) || outside(max, possibleMin, possibleMax)) {
+            throw new IllegalArgumentException(quantity + ": a limit lies outside what is possible");
+        }
+        if (cautionBelow != null && min != null && cautionBelow < min) {
+            throw new IllegalArgumentException(quantity + ": cautionBelow must not be under min");
+        }
+        if (cautionAbove != null && max != null && cautionAbove > max) {
+            throw new IllegalArgumentException(quantity + ": cautionAbove must not be over max");
+        }
+        if (decimals < 0 || decimals > 3) {
+            throw new IllegalArgumentException(quantity + ": decimals must be 0 to 3");
+        }
+    }
+
+    private static boolean outside(@Nullable Double bound, double low, double high) {
+        return bound != null && !(bound >= low && bound <= high);
+    }
+
+    /**
+     * Judges one reading against the nearer limit.
+     *
+     * @param value the reading, in {@link #unit}
+     * @return the verdict with the nearer limit and the margin to it
+     * @throws OutOfRange when no instrument of this kind can show the value (NaN and infinities included)
+     */
+    public Judgement judge(double value) {
+        if (!(value >= possibleMin && value <= possibleMax)) {
+            throw new OutOfRange(quantity, value, possibleMin, possibleMax, unit, "Read the instrument again and type what it shows.");
+        }
+        double toMin = min == null ? Double.POSITIVE_INFINITY : value - min;
+        double toMax = max == null ? Double.POSITIVE_INFINITY : max - value;
+        double margin = rounded(Math.min(toMin, toMax));
+        Double limit = min == null && max == null ? null : toMin <= toMax ? min : max;
+        boolean caution = (cautionBelow != null && value < cautionBelow) || (cautionAbove != null && value > cautionAbove);
+        Judgement.Verdict verdict = margin < 0 ? Judgement.Verdict.OUTSIDE : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
+        return new Judgement(verdict, limit, limit == null ? null : margin, source);
+    }
+
+    /** Takes the noise of binary fractions away, so that 23.2 against 23.2 is a margin of 0 and inside. */
+    private static double rounded(double margin) {
+        return Double.isInfinite(margin) ? margin : Math.rint(margin * 1e6) / 1e6;
+    }
+}

@@ -1,0 +1,23 @@
+package org.skelda.core.procedure;
+
+import java.util.List;
+
+/** What must hold before a gated line may be answered. Whether it holds is told by the departure at a time. */
+public sealed interface Condition {
+
+    /** A clock has run out. @param clock the clock's id */
+    record ClockElapsed(String clock) implements Condition {}
+
+    /** Every line of these procedures is complete. @param procedures their ids */
+    record ProceduresDone(List<String> procedures) implements Condition {
+        public ProceduresDone {
+            procedures = List.copyOf(procedures);
+        }
+    }
+
+    /** A measured line holds a reading inside its limits. @param line the measured line */
+    record WithinLimits(LineRef line) implements Condition {}
+
+    /** A line is complete. @param line that line */
+    record LineDone(LineRef line) implements Condition {}
+}

@@ -1,0 +1,93 @@
+package org.skelda.core.procedure;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it. */
+public final class Plan {
+    private final TypeSheet type;
+    private final List<Procedure> procedures;
+    private final Map<LineRef, Line> lines = new LinkedHashMap<>();
+    private final Map<String, Procedure> byId = new LinkedHashMap<>();
+
+    private Plan(TypeSheet type, List<Procedure> procedures) {
+        this.type = type;
+        this.procedures = List.copyOf(procedures);
+        for (Procedure procedure : procedures) {
+            byId.put(procedure.id(), procedure);
+            procedure.lines().forEach(line -> lines.put(procedure.ref(line), line));
+        }
+    }
+
+    /**
+     * @param type the type's sheet with the tail's modifications
+     * @param procedures in working order
+     * @throws InvalidPlan when they contradict each other, with everything that is wrong
+     */
+    public static Plan of(TypeSheet type, List<Procedure> procedures) {
+        Plan plan = new Plan(type, procedures);
+        List<String> wrong = PlanChecks.findings(plan);
+        if (!wrong.isEmpty()) {
+            throw new InvalidPlan(wrong);
+        }
+        return plan;
+    }
+
+    public TypeSheet type() { return type; }
+
+    public List<Procedure> procedures() { return procedures; }
+
+    public Map<LineRef, Line> lines() { return lines; }
+
+    public Optional<Line> line(LineRef ref) {
+        return Optional.ofNullable(lines.get(ref));
+    }
+
+    public Optional<Procedure> procedure(String id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    /** The gate line that stands before this one in its procedure and holds it back; the nearest one. */
+    public Optional<LineRef> gateBefore(LineRef ref) {
+        LineRef gate = null;
+        for (Line line : byId.get(ref.procedure()).lines()) {
+            if (line.id().equals(ref.line())) {
+                break;
+            }
+            if (line instanceof Line.Gate) {
+                gate = new LineRef(ref.procedure(), line.id());
+            }
+        }
+        return Optional.ofNullable(gate);
+    }
+
+    /** The lines that stand behind a gate line in its procedure. */
+    public List<LineRef> behind(LineRef gate) {
+        List<LineRef> behind = new ArrayList<>();
+        boolean past = false;
+        for (Line line : byId.get(gate.procedure()).lines()) {
+            if (past) {
+                behind.add(new LineRef(gate.procedure(), line.id()));
+            }
+            past = past || line.id().equals(gate.line());
+        }
+        return behind;
+    }
+
+    /** A plan that contradicts itself. Holds one sentence for each thing that is wrong. */
+    public static final class InvalidPlan extends RuntimeException {
+        private final List<String> findings;
+
+        public InvalidPlan(List<String> findings) {
+            super(String.join("; ", findings));
+            this.findings = List.copyOf(findings);
+        }
+
+        public List<String> findings() {
+            return findings;
+        }
+    }
+}

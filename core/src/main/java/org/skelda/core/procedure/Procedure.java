@@ -1,0 +1,31 @@
+package org.skelda.core.procedure;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A flow, a checklist or a read-and-do list.
+ *
+ * @param id a slug, never reused
+ * @param title as shown on the thread
+ * @param style how it is worked
+ * @param seat whose work it is; null when it is both pilots' work
+ * @param strand which of the two strands of the thread it lies on; 2 runs beside what stands before it
+ * @param how one line on how it is worked ("silent, from memory; the before-start checklist verifies it")
+ * @param map id of its panel map; null when it has none
+ * @param lines in working order, at least one
+ */
+public record Procedure(
+        String id, String title, Style style, @Nullable Seat seat, int strand, String how, @Nullable String map, List<Line> lines) {
+
+    /** How a procedure is worked. */
+    public enum Style { FLOW, CHECKLIST, READ_AND_DO }
+
+    public Procedure {
+        lines = List.copyOf(lines);
+    }
+
+    public LineRef ref(Line line) {
+        return new LineRef(id, line.id());
+    }
+}

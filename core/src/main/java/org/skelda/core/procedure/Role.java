@@ -1,0 +1,10 @@
+package org.skelda.core.procedure;
+
+/** Who flies and who monitors; separate from the seat. */
+public enum Role {
+    FLYING, MONITORING;
+
+    public Role other() {
+        return this == FLYING ? MONITORING : FLYING;
+    }
+}

@@ -1,0 +1,10 @@
+package org.skelda.core.procedure;
+
+/** The two pilot seats. */
+public enum Seat {
+    LEFT, RIGHT;
+
+    public Seat other() {
+        return this == LEFT ? RIGHT : LEFT;
+    }
+}

@@ -1,0 +1,31 @@
+package org.skelda.core.procedure;
+
+import java.util.List;
+import java.util.Map;
+import org.skelda.core.measure.MeasureSpec;
+
+/**
+ * What a procedure needs to know of an aircraft type, with the tail's modifications already applied.
+ *
+ * @param id the type's code, e.g. {@code HAVERN-2M}
+ * @param name as people call it
+ * @param modifications the overlays applied, in words, for the page that shows them
+ * @param clocks by id
+ * @param measures by id
+ * @param maps by id
+ */
+public record TypeSheet(
+        String id,
+        String name,
+        List<String> modifications,
+        Map<String, ClockSpec> clocks,
+        Map<String, MeasureSpec> measures,
+        Map<String, PanelMap> maps) {
+
+    public TypeSheet {
+        modifications = List.copyOf(modifications);
+        clocks = Map.copyOf(clocks);
+        measures = Map.copyOf(measures);
+        maps = Map.copyOf(maps);
+    }
+}

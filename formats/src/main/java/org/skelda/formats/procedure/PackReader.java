@@ -1,0 +1,157 @@
+package org.skelda.formats.procedure;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.procedure.ClockSpec;
+import org.skelda.core.procedure.PanelMap;
+import org.skelda.core.procedure.Plan;
+import org.skelda.core.procedure.Procedure;
+import org.skelda.core.procedure.TypeSheet;
+import org.skelda.core.measure.MeasureSpec;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reads the two documents of a pack into a plan for one tail. Says everything that is wrong, with path and line. */
+public final class PackReader {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private PackReader() {}
+
+    /**
+     * A document that passed the schema.
+     *
+     * @param hash SHA-256 of its bytes, hex
+     * @param kind {@code type} or {@code procedures}
+     * @param id the type's code, or the procedures' id
+     * @param typeId the type's code either way
+     */
+    public record Document(String hash, String kind, String id, String typeId) {}
+
+    /** The published JSON Schema, as text. */
+    public static String schema() {
+        return PackSchema.text();
+    }
+
+    /**
+     * Checks one document by itself.
+     *
+     * @param file its name, for messages
+     * @param bytes UTF-8 YAML
+     * @throws InvalidPack with all that is wrong
+     */
+    public static Document check(String file, byte[] bytes) {
+        PackSource source = checked(file, bytes);
+        String kind = source.tree().path("document").asString();
+        String id = source.tree().path("id").asString();
+        return new Document(source.hash(), kind, id, kind.equals("type") ? id : source.tree().path("type").asString());
+    }
+
+    /**
+     * Joins a type and an operator's procedures for one tail.
+     *
+     * @param typeFile name of the type document
+     * @param type its bytes
+     * @param proceduresFile name of the procedures document
+     * @param procedures its bytes
+     * @param modifications ids of the tail's modifications, applied in this order
+     * @throws InvalidPack with all that is wrong
+     */
+    public static Plan plan(String typeFile, byte[] type, String proceduresFile, byte[] procedures, List<String> modifications) {
+        PackSource typeSource = checked(typeFile, type);
+        PackSource procedureSource = checked(proceduresFile, procedures);
+        String typeId = typeSource.tree().path("id").asString();
+        String wanted = procedureSource.tree().path("type").asString();
+        if (!wanted.equals(typeId)) {
+            throw InvalidPack.of(proceduresFile, "/type", procedureSource.line("/type"),
+                    "these are procedures for " + wanted + ", the type document is " + typeId);
+        }
+        TypeSheet sheet = sheet(typeSource, modifications);
+        return join(sheet, procedureSource);
+    }
+
+    private static PackSource checked(String file, byte[] bytes) {
+        PackSource source = PackSource.parse(file, bytes);
+        PackSchema.check(source);
+        return source;
+    }
+
+    private static TypeSheet sheet(PackSource source, List<String> modifications) {
+        ObjectNode tree = source.tree().deepCopy();
+        List<String> notes = new ArrayList<>();
+        for (String id : modifications) {
+            JsonNode modification = source.tree().path("modifications").path(id);
+            if (modification.isMissingNode()) {
+                throw InvalidPack.of(source.file(), "/modifications", source.line("/modifications"),
+                        "there is no modification '" + id + "'; the type knows " + source.tree().path("modifications").propertyNames());
+            }
+            notes.add(modification.path("note").asString());
+            tree = JSON.readerForUpdating(tree).readValue(modification.path("overlay"));
+        }
+        PackSchema.check(source, tree);
+        return bind(source, tree, notes);
+    }
+
+    private static TypeSheet bind(PackSource source, ObjectNode tree, List<String> notes) {
+        List<InvalidPack.Finding> wrong = new ArrayList<>();
+        Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
+        Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
+        Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
+        if (!wrong.isEmpty()) {
+            throw new InvalidPack(source.file(), wrong);
+        }
+        return new TypeSheet(tree.path("id").asString(), tree.path("name").asString(), notes, clocks, measures, maps);
+    }
+
+    private interface Binding<T> {
+        T bind(String id, JsonNode node);
+    }
+
+    private static <T> Map<String, T> each(
+            PackSource source, ObjectNode tree, String key, List<InvalidPack.Finding> wrong, Binding<T> binding) {
+        Map<String, T> bound = new LinkedHashMap<>();
+        tree.path(key).properties().forEach(entry -> {
+            T value = orFinding(source, "/" + key + "/" + entry.getKey(), wrong, () -> binding.bind(entry.getKey(), entry.getValue()));
+            if (value != null) {
+                bound.put(entry.getKey(), value);
+            }
+        });
+        return bound;
+    }
+
+    private static <T> @Nullable T orFinding(
+            PackSource source, String path, List<InvalidPack.Finding> wrong, java.util.function.Supplier<T> binding) {
+        try {
+            return binding.get();
+        } catch (IllegalArgumentException e) {
+            wrong.add(new InvalidPack.Finding(path, source.line(path), String.valueOf(e.getMessage())));
+            return null;
+        }
+    }
+
+    private static Plan join(TypeSheet sheet, PackSource source) {
+        List<InvalidPack.Finding> wrong = new ArrayList<>();
+        List<Procedure> procedures = new ArrayList<>();
+        JsonNode nodes = source.tree().path("procedures");
+        for (int i = 0; i < nodes.size(); i++) {
+            JsonNode node = nodes.get(i);
+            Procedure procedure = orFinding(source, "/procedures/" + i, wrong, () -> PackLines.procedure(node, sheet));
+            if (procedure != null) {
+                procedures.add(procedure);
+            }
+        }
+        if (!wrong.isEmpty()) {
+            throw new InvalidPack(source.file(), wrong);
+        }
+        try {
+            return Plan.of(sheet, procedures);
+        } catch (Plan.InvalidPlan e) {
+            throw new InvalidPack(source.file(), e.findings().stream()
+                    .map(finding -> new InvalidPack.Finding("", source.lineOfRef(finding.split(":", 2)[0]), finding))
+                    .toList());
+        }
+    }
+}

@@ -1,0 +1,134 @@
+package org.skelda.formats.record;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Proves a record's hash chain, and says where a changed copy was changed. Needs nothing but the document. */
+public final class RecordVerifier {
+    private static final int MAX_DEPTH = 40;
+    private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MAX_DEPTH).build()).build()).build();
+
+    private final List<String> faults = new ArrayList<>();
+    private String expectedPrev = "";
+
+    private RecordVerifier() {}
+
+    /**
+     * @param events how many events the record holds
+     * @param headHash the hash of the last one, as the record states it
+     * @param signed whether the chain holds a signature
+     * @param faults one sentence for each place that does not fit; empty when the record is whole
+     */
+    public record Result(int events, String headHash, boolean signed, List<String> faults) {
+        public Result {
+            faults = List.copyOf(faults);
+        }
+
+        public boolean whole() {
+            return faults.isEmpty();
+        }
+    }
+
+    /** A file that is no record at all. */
+    public static final class NotARecord extends RuntimeException {
+        NotARecord(String message) {
+            super(message);
+        }
+    }
+
+    /**
+     * @param text the JSON document
+     * @throws NotARecord when it is not JSON, or not a record of a known schema
+     */
+    public static Result verify(String text) {
+        JsonNode record;
+        try {
+            record = JSON.readTree(text);
+        } catch (JacksonException e) {
+            int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+            throw new NotARecord("not readable as JSON at line " + line + ": " + e.getOriginalMessage());
+        }
+        if (!"record".equals(record.path("document").asString("")) || record.path("schema").intValue(0) != DepartureRecord.SCHEMA) {
+            throw new NotARecord("not a Skelda record of schema " + DepartureRecord.SCHEMA);
+        }
+        if (!record.path("events").isArray() || record.path("events").isEmpty()) {
+            throw new NotARecord("the record holds no events");
+        }
+        return new RecordVerifier().verify(record);
+    }
+
+    private Result verify(JsonNode record) {
+        JsonNode events = record.path("events");
+        expectedPrev = seed(record);
+        boolean signed = false;
+        for (int i = 0; i < events.size(); i++) {
+            if (!(events.get(i) instanceof ObjectNode event)) {
+                faults.add("Entry " + (i + 1) + " is not an event.");
+                continue;
+            }
+            check(event, i + 1);
+            signed = signed || event.path("type").asString("").equals("Signed");
+        }
+        String head = record.path("headHash").asString("");
+        String last = events.get(events.size() - 1).path("hash").asString("");
+        if (!head.equals(last)) {
+            faults.add("The head hash is not that of the last event: events were cut off at the end, or the head hash was changed.");
+        }
+        opening(record, events.get(0));
+        return new Result(events.size(), head, signed, faults);
+    }
+
+    private String seed(JsonNode record) {
+        try {
+            return HashChain.seed(UUID.fromString(record.path("departureId").asString("")),
+                    record.path("packs").path("typeHash").asString(""), record.path("packs").path("procedureHash").asString(""));
+        } catch (IllegalArgumentException _) {
+            faults.add("The departure id '" + record.path("departureId").asString("") + "' is not a UUID.");
+            return "";
+        }
+    }
+
+    private void check(ObjectNode event, int place) {
+        String name = name(event, place);
+        String hash = event.path("hash").asString("");
+        if (event.path("seq").longValue(0) != place) {
+            faults.add(name + " stands at place " + place + ": an event was taken out, put in or moved before it.");
+        }
+        if (!event.path("prevHash").asString("").equals(expectedPrev)) {
+            faults.add(place == 1
+                    ? name + " does not follow from the departure id and pack hashes: one of these was changed."
+                    : name + " does not follow the event before it: something between " + (place - 1) + " and " + place + " was changed, taken out or put in.");
+        }
+        if (!HashChain.hash(event).equals(hash)) {
+            faults.add(name + " was changed after it was written: its content no longer gives its hash.");
+        }
+        try {
+            EventCodec.read(event);
+        } catch (InvalidEvent e) {
+            faults.add(name + " cannot be read: " + e.getMessage() + ".");
+        }
+        expectedPrev = hash;
+    }
+
+    private static String name(ObjectNode event, int place) {
+        String subject = event.path("subject").asString("");
+        return "Event " + event.path("seq").longValue(place) + " (" + event.path("type").asString("?")
+                + (subject.isEmpty() ? "" : ", " + subject) + ")";
+    }
+
+    private void opening(JsonNode record, JsonNode first) {
+        boolean fits = first.path("type").asString("").equals("Opened")
+                && first.path("payload").path("departureId").asString("").equals(record.path("departureId").asString(""));
+        if (!fits) {
+            faults.add("The record does not begin with the opening of its own departure.");
+        }
+    }
+}
