@@ -1,0 +1,28 @@
+package org.skelda.app;
+
+import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * Settings of the product.
+ *
+ * @param data folder of everything that is kept; default {@code data}
+ * @param demo whether the made-up operator, crew and day are added; default false
+ * @param packs folder with {@code types/} and {@code procedures/}; without it the shipped packs are used
+ * @param clock the server's clock
+ */
+@ConfigurationProperties("skelda")
+public record SkeldaProperties(
+        @DefaultValue("data") Path data, @DefaultValue("false") boolean demo, @Nullable Path packs, @DefaultValue Clock clock) {
+
+    /** @param speed seconds of the server's clock in a second of life, 1 to 1000; default 1 */
+    public record Clock(@DefaultValue("1") double speed) {
+        public Clock {
+            if (!(speed >= 1 && speed <= 1000)) {
+                throw new IllegalArgumentException("skelda.clock.speed is " + speed + "; it must be 1 to 1000");
+            }
+        }
+    }
+}

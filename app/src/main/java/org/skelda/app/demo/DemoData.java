@@ -1,0 +1,111 @@
+package org.skelda.app.demo;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.departure.Departures;
+import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.Account;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.DemoPassword;
+import org.skelda.app.procedure.Packs;
+import org.skelda.core.departure.Opening;
+import org.skelda.core.departure.Person;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** Adds the made-up operator, and a day of departures when none lies within half a day of now. */
+@Component
+@ConditionalOnProperty("skelda.demo")
+class DemoData implements ApplicationRunner {
+    private static final Duration A_DAY_LIES_WITHIN = Duration.ofHours(12);
+    private static final Duration JUST_NOW = Duration.ofSeconds(4);
+
+    private final DemoScript script = load();
+    private final Fleet fleet;
+    private final Accounts accounts;
+    private final PasswordEncoder passwords;
+    private final Packs packs;
+    private final Departures departures;
+    private final ServerClock clock;
+
+    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ServerClock clock) {
+        this.fleet = fleet;
+        this.accounts = accounts;
+        this.passwords = passwords;
+        this.packs = packs;
+        this.departures = departures;
+        this.clock = clock;
+    }
+
+    private static DemoScript load() {
+        try (InputStream in = new ClassPathResource("demo/vardholm.yaml").getInputStream()) {
+            return YAMLMapper.builder().disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build()
+                    .readValue(in, DemoScript.class);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        String operator = script.operator().id();
+        fleet.addOperator(operator, script.operator().name());
+        script.airfields().forEach(f -> fleet.add(operator, new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg())));
+        script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
+        Map<String, Person> crew = crew(operator);
+        Instant now = clock.instant();
+        if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
+            script.day().forEach(leg -> add(leg, operator, crew, now));
+        }
+    }
+
+    private Map<String, Person> crew(String operator) {
+        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(
+                        new Account(UuidCreator.getTimeOrderedEpoch().toString(), operator, member.account(), member.name(), member.duty(),
+                                String.valueOf(passwords.encode(DemoPassword.TEXT)), true))))
+                .collect(Collectors.toMap(Account::accountName, Account::person));
+    }
+
+    private void add(DemoScript.Leg leg, String operator, Map<String, Person> crew, Instant now) {
+        Function<String, Person> named = name -> java.util.Objects.requireNonNull(crew.get(name), name);
+        Instant begun = now.minus(Duration.ofMinutes(leg.begunBefore_min()));
+        Opening opening = opening(leg, operator, now);
+        departures.open(opening, named.apply(script.crew().getFirst().account()), begun);
+        if (leg.left() == null) {
+            return;
+        }
+        Person left = named.apply(leg.left());
+        ScriptedCrew scripted = new ScriptedCrew(departures, script.readings(), opening.departureId(), begun);
+        scripted.seat(left, leg.right() == null ? null : named.apply(leg.right()));
+        scripted.workUntil(now.minus(JUST_NOW), Duration.ofSeconds(leg.paceOfLine_s()));
+        if (leg.heldBecause() != null) {
+            scripted.hold(left, leg.heldBecause());
+        }
+        if (leg.signed()) {
+            scripted.sign(left);
+        }
+    }
+
+    private Opening opening(DemoScript.Leg leg, String operator, Instant now) {
+        Fleet.Tail tail = fleet.tail(operator, leg.tail());
+        Fleet.Airfield from = fleet.airfield(operator, leg.from());
+        Packs.Current pair = packs.currentFor(tail.typeId());
+        Instant offBlock = now.plus(Duration.ofMinutes(leg.offBlockIn_min())).truncatedTo(ChronoUnit.MINUTES);
+        return new Opening(UuidCreator.getTimeOrderedEpoch(), operator, leg.tail(), tail.typeId(), leg.flight(), leg.from(), leg.to(),
+                leg.stand(), from.latitude_deg(), from.longitude_deg(), offBlock, pair.typeHash(), pair.procedureHash(), tail.modifications());
+    }
+}

@@ -1,0 +1,34 @@
+package org.skelda.app.demo;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The demo's data, as its document has it. */
+record DemoScript(
+        Operator operator, List<CrewMember> crew, List<Field> airfields, List<TailRow> tails, Map<String, Double> readings,
+        List<Leg> day) {
+
+    record Operator(String id, String name) {}
+
+    record CrewMember(String account, String name, String duty) {}
+
+    record Field(String code, String name, double latitude_deg, double longitude_deg) {}
+
+    record TailRow(String registration, String type, List<String> modifications) {}
+
+    /**
+     * One departure of the day.
+     *
+     * @param offBlockIn_min minutes from now, negative in the past
+     * @param left account name of who sits there; null when nobody has begun
+     * @param right the same for the right seat
+     * @param begunBefore_min minutes before now at which the work began
+     * @param paceOfLine_s seconds the scripted crew takes for a line
+     * @param signed whether it was worked to the end and signed
+     * @param heldBecause why the left seat's procedure is on hold; null when it is not
+     */
+    record Leg(
+            String tail, String flight, String from, String to, String stand, int offBlockIn_min, @Nullable String left,
+            @Nullable String right, int begunBefore_min, int paceOfLine_s, boolean signed, @Nullable String heldBecause) {}
+}

@@ -1,0 +1,105 @@
+package org.skelda.app.demo;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.skelda.app.departure.Departures;
+import org.skelda.core.departure.Ask;
+import org.skelda.core.departure.Command;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.DepartureView;
+import org.skelda.core.departure.Person;
+import org.skelda.core.departure.Viewing;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** Works a departure as a crew would, through the same commands, at times of its own. */
+final class ScriptedCrew {
+    private static final String REQUEST_HASH = "0".repeat(64);
+
+    private final Departures departures;
+    private final Map<String, Double> readings;
+    private final UUID departureId;
+    private Instant at;
+
+    ScriptedCrew(Departures departures, Map<String, Double> readings, UUID departureId, Instant begin) {
+        this.departures = departures;
+        this.readings = readings;
+        this.departureId = departureId;
+        this.at = begin;
+    }
+
+    void seat(Person left, @Nullable Person right) {
+        ask(left, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
+        if (right != null) {
+            ask(right, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+        }
+    }
+
+    /** Works on at a pace until a time, or until nothing is left to do. */
+    void workUntil(Instant until, Duration pace) {
+        while (at.isBefore(until)) {
+            Departure state = departures.state(departureId);
+            DepartureView view = Viewing.view(state, at);
+            boolean did = false;
+            for (DepartureView.SeatView seat : view.seats()) {
+                LineRef next = seat.seat() == Seat.LEFT ? view.nextLeft() : view.nextRight();
+                boolean others = seat.seat() == Seat.RIGHT && next != null && next.equals(view.nextLeft());
+                if (next != null && !others) {
+                    answer(state, next, seat.person());
+                    did = true;
+                }
+            }
+            at = at.plus(pace);
+            if (!did) {
+                if (view.nextOpening() == null) {
+                    return;
+                }
+                at = view.nextOpening().isAfter(at) ? view.nextOpening() : at;
+            }
+        }
+    }
+
+    private void answer(Departure state, LineRef ref, Person person) {
+        Line line = state.plan().line(ref).orElseThrow();
+        switch (line) {
+            case Line.Measure measure -> ask(person, new Ask.MeasureLine(ref, reading(ref), measure.spec().unit()));
+            case Line.Challenge _ -> {
+                ask(person, new Ask.AnswerLine(ref));
+                Person other = state.seats().values().stream().map(seated -> seated.person())
+                        .filter(p -> !p.id().equals(person.id())).findFirst().orElseThrow();
+                ask(other, new Ask.ConfirmLine(ref));
+            }
+            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> ask(person, new Ask.AnswerLine(ref));
+        }
+    }
+
+    private double reading(LineRef ref) {
+        Double value = readings.get(ref.toString());
+        if (value == null) {
+            throw new IllegalStateException("the demo has no reading for " + ref);
+        }
+        return value;
+    }
+
+    void hold(Person person, String reason) {
+        LineRef next = Viewing.view(departures.state(departureId), at).nextLeft();
+        if (next != null) {
+            ask(person, new Ask.Hold(next.procedure(), reason, next));
+        }
+    }
+
+    void sign(Person person) {
+        ask(person, new Ask.Sign());
+    }
+
+    private void ask(Person person, Ask ask) {
+        long seen = departures.state(departureId).seq();
+        departures.execute(departureId, new Command(UuidCreator.getTimeOrderedEpoch(), seen, null, ask), REQUEST_HASH, person, at);
+    }
+}

@@ -1,0 +1,132 @@
+package org.skelda.app.departure;
+
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.Passwords;
+import org.skelda.app.people.SignedIn;
+import org.skelda.app.problem.Problem;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.core.departure.Command;
+import org.skelda.core.departure.DepartureView;
+import org.skelda.core.departure.Lifecycle;
+import org.skelda.core.departure.Person;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Departures over HTTP. Every request is checked against the person's operator. */
+@RestController
+@RequestMapping("/api/departures")
+class DepartureController {
+    private final Departures departures;
+    private final Passwords passwords;
+    private final Accounts accounts;
+    private final ServerClock clock;
+    private final JsonMapper json;
+
+    DepartureController(Departures departures, Passwords passwords, Accounts accounts, ServerClock clock, JsonMapper json) {
+        this.departures = departures;
+        this.passwords = passwords;
+        this.accounts = accounts;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** A departure on Today. @param done complete lines; @param total all lines */
+    record TodayRow(
+            UUID id, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
+            Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<DepartureView.SeatView> seats, int done, int total) {}
+
+    @GetMapping
+    List<TodayRow> today(@AuthenticationPrincipal SignedIn person) {
+        return departures.today(person.operatorId(), clock.instant()).stream().map(standing -> {
+            var opening = standing.state().opening();
+            int total = standing.state().plan().lines().size();
+            return new TodayRow(opening.departureId(), opening.tail(), standing.state().plan().type().name(), opening.flight(), opening.from(),
+                    opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
+                    standing.view().seats(), total - standing.view().openLines(), total);
+        }).toList();
+    }
+
+    @GetMapping("/{id}")
+    DeskPage desk(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        Departures.Standing standing = departures.standing(id, clock.instant());
+        return DeskPage.of(standing.state(), standing.view());
+    }
+
+    @GetMapping("/{id}/view")
+    DepartureView view(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        return departures.standing(id, clock.instant()).view();
+    }
+
+    /** The log as it is stored. @param after number of the last event the reader has, 0 for all */
+    @GetMapping(path = "/{id}/events", produces = MediaType.APPLICATION_JSON_VALUE)
+    String events(@PathVariable UUID id, @RequestParam(defaultValue = "0") long after, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        return "[" + String.join(",", departures.envelopes(id, after)) + "]";
+    }
+
+    @PostMapping("/{id}/commands")
+    Departures.Answer command(@PathVariable UUID id, @Valid @RequestBody CommandRequest request, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        Command command = Asking.command(request, personId -> crewMember(personId, person.operatorId()));
+        if (request.ask() == CommandRequest.Kind.SIGN) {
+            passwords.checkAgain(person, String.valueOf(request.password()));
+        }
+        String hash = Departures.requestHash(json, request, person.person());
+        return departures.execute(id, command, hash, person.person(), clock.instant());
+    }
+
+    private Person crewMember(String personId, String operatorId) {
+        return accounts.findById(personId).filter(account -> account.operatorId().equals(operatorId))
+                .orElseThrow(() -> new ProblemException(Problems.badRequest("The request does not fit.")
+                        .with(List.of(new Problem.Violation("to", "is nobody of your operator")))))
+                .person();
+    }
+
+    /** Log events with their numbers, views, and a heartbeat each second. Resumes by Last-Event-ID or {@code after}. */
+    @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(
+            @PathVariable UUID id,
+            @RequestHeader(name = "Last-Event-ID", required = false) @Nullable Long lastEventId,
+            @RequestParam(defaultValue = "0") long after,
+            @AuthenticationPrincipal SignedIn person,
+            HttpServletResponse response) {
+        departures.checkOwner(id, person.operatorId());
+        response.setHeader("X-Accel-Buffering", "no");
+        Reader reader = departures.read(id, lastEventId == null ? after : lastEventId, clock.instant());
+        reader.start();
+        return reader.emitter();
+    }
+
+    @GetMapping(path = "/{id}/record", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> record(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        var opening = departures.standing(id, clock.instant()).state().opening();
+        String name = "skelda-" + opening.tail() + "-" + opening.flight() + "-" + opening.offBlock().toString().substring(0, 10) + ".json";
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+                .body(departures.record(id));
+    }
+}

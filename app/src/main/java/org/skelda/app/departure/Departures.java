@@ -1,0 +1,217 @@
+package org.skelda.app.departure;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import org.skelda.app.problem.Problem;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.app.procedure.Packs;
+import org.skelda.core.departure.Command;
+import org.skelda.core.departure.Deciding;
+import org.skelda.core.departure.Decision;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.DepartureView;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.LogEntry;
+import org.skelda.core.departure.Opening;
+import org.skelda.core.departure.Person;
+import org.skelda.core.procedure.Plan;
+import org.skelda.formats.record.DepartureRecord;
+import org.skelda.formats.record.EventCodec;
+import org.skelda.formats.record.HashChain;
+import org.skelda.formats.record.Sha256;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Opens departures, answers commands on them, and lets their logs be read. */
+@Service
+public class Departures {
+    private static final Duration TODAY_BEFORE = Duration.ofHours(12);
+    private static final Duration TODAY_AFTER = Duration.ofHours(24);
+
+    private final LogStore store;
+    private final Packs packs;
+    private final JsonMapper json;
+    private final ConcurrentHashMap<UUID, LiveDeparture> live = new ConcurrentHashMap<>();
+
+    Departures(LogStore store, Packs packs, JsonMapper json) {
+        this.store = store;
+        this.packs = packs;
+        this.json = json;
+    }
+
+    /** What became of a command. @param first number of its first event; @param last of its last; @param view of the state after it */
+    public record Answer(long first, long last, DepartureView view) {}
+
+    /** A departure as it stands. */
+    record Standing(Departure state, DepartureView view) {}
+
+    /** Opens a departure; its first event is on its log when this returns. */
+    public void open(Opening opening, Person by, Instant at) {
+        UUID id = opening.departureId();
+        LogEntry entry = new LogEntry(UuidCreator.getTimeOrderedEpoch(), 1, at, null, by, null, UuidCreator.getTimeOrderedEpoch(),
+                new Event.Opened(opening));
+        packs.planOf(opening);
+        ObjectNode envelope = EventCodec.write(entry);
+        HashChain.seal(envelope, HashChain.seed(id, opening.typeHash(), opening.procedureHash()));
+        store.open(new StoredDeparture(id, opening.operatorId(), opening.offBlock()),
+                new StoredEvent(id, 1, opening.operatorId(), at, json.writeValueAsString(envelope)));
+    }
+
+    /**
+     * Decides a command and stores what follows. When this returns, the answer survives the server.
+     *
+     * @param requestHash hash of the request, to tell a repeat from another request under the same id
+     * @throws ProblemException when it is refused; the refusal is stored as the answer to this command id
+     */
+    public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
+        LiveDeparture departure = live(departureId);
+        departure.lock.lock();
+        try {
+            Optional<StoredAnswer> earlier = store.answer(departureId, command.id());
+            return earlier.isPresent()
+                    ? again(departure, earlier.get(), requestHash, at)
+                    : decide(departure, command, requestHash, actor, at);
+        } catch (DataIntegrityViolationException e) {
+            // Somebody else wrote to this log: forget what is in memory and read it anew the next time.
+            live.remove(departureId, departure);
+            throw e;
+        } finally {
+            departure.lock.unlock();
+        }
+    }
+
+    private Answer again(LiveDeparture departure, StoredAnswer earlier, String requestHash, Instant at) {
+        if (!earlier.requestHash().equals(requestHash)) {
+            throw new ProblemException(Problems.commandReused());
+        }
+        if (earlier.problem() != null) {
+            throw new ProblemException(json.readValue(earlier.problem(), Problem.class));
+        }
+        return new Answer(earlier.firstSeq(), earlier.lastSeq(), departure.view(at));
+    }
+
+    private Answer decide(LiveDeparture departure, Command command, String requestHash, Person actor, Instant at) {
+        Departure state = departure.state();
+        StoredAnswer.Key key = new StoredAnswer.Key(state.opening().departureId(), command.id());
+        String operator = state.opening().operatorId();
+        return switch (Deciding.decide(state, command, actor, at)) {
+            case Decision.Accepted(List<Event> events) -> {
+                LiveDeparture.Prepared prepared = departure.prepare(events, actor, command.id(), at, command.doneAt());
+                long first = state.seq() + 1;
+                long last = prepared.state().seq();
+                store.append(prepared.events(), StoredAnswer.accepted(key, operator, requestHash, first, last));
+                departure.take(prepared);
+                DepartureView view = departure.view(at);
+                prepared.events().forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
+                if (departure.readers.count() > 0) {
+                    departure.readers.tell(new StreamMessage("view", null, json.writeValueAsString(view)));
+                }
+                yield new Answer(first, last, view);
+            }
+            case Decision.Refused(var refusal) -> {
+                Problem problem = new Refusals(state).problem(refusal);
+                store.append(List.of(), StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)));
+                throw new ProblemException(problem);
+            }
+            case Decision.Repeated() -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
+        };
+    }
+
+    /** Today's departures of an operator, by off-block time. */
+    List<Standing> today(String operatorId, Instant at) {
+        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(id -> standing(id, at)).toList();
+    }
+
+    /** Whether the operator has a departure within a span around a time. */
+    public boolean anyWithin(String operatorId, Instant at, Duration span) {
+        return !store.between(operatorId, at.minus(span), at.plus(span)).isEmpty();
+    }
+
+    Standing standing(UUID departureId, Instant at) {
+        LiveDeparture departure = live(departureId);
+        return locked(departure, d -> new Standing(d.state(), d.view(at)));
+    }
+
+    /** The state as it is, for whoever scripts a departure. */
+    public Departure state(UUID departureId) {
+        return locked(live(departureId), LiveDeparture::state);
+    }
+
+    /** The stored envelopes behind a number, in order. */
+    List<String> envelopes(UUID departureId, long after) {
+        return store.events(departureId, after).stream().map(StoredEvent::envelope).toList();
+    }
+
+    String record(UUID departureId) {
+        return DepartureRecord.write(envelopes(departureId, 0));
+    }
+
+    /** @throws ProblemException not-found when the departure does not exist or is another operator's */
+    void checkOwner(UUID departureId, String operatorId) {
+        if (!store.belongsTo(departureId, operatorId)) {
+            throw new ProblemException(Problems.noSuchDeparture());
+        }
+    }
+
+    /** Opens a stream: the events behind {@code after}, the view, then whatever comes, without a gap. */
+    Reader read(UUID departureId, long after, Instant at) {
+        LiveDeparture departure = live(departureId);
+        return locked(departure, d -> {
+            Reader reader = new Reader();
+            store.events(departureId, after).forEach(event -> reader.offer(new StreamMessage("log", event.seq(), event.envelope())));
+            reader.offer(new StreamMessage("view", null, json.writeValueAsString(d.view(at))));
+            d.readers.add(reader);
+            return reader;
+        });
+    }
+
+    /** Tells every reader the server's time and how many read with them. */
+    void heartbeat(Instant now) {
+        live.values().forEach(departure -> {
+            int devices = departure.readers.count();
+            if (devices > 0) {
+                departure.readers.tell(new StreamMessage("heartbeat", null, json.writeValueAsString(new Heartbeat(now, devices))));
+            }
+        });
+    }
+
+    /** @param now the server's time; @param devices how many read this departure's stream */
+    record Heartbeat(Instant now, int devices) {}
+
+    static String requestHash(JsonMapper json, CommandRequest request, Person actor) {
+        return Sha256.hex((actor.id() + json.writeValueAsString(request.withoutPassword())).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private LiveDeparture live(UUID departureId) {
+        return live.computeIfAbsent(departureId, id -> {
+            List<StoredEvent> events = store.events(id, 0);
+            if (events.isEmpty()) {
+                throw new ProblemException(Problems.noSuchDeparture());
+            }
+            return LiveDeparture.replay(events, this::plan);
+        });
+    }
+
+    private Plan plan(Event.Opened opened) {
+        return packs.planOf(opened.opening());
+    }
+
+    private static <T> T locked(LiveDeparture departure, Function<LiveDeparture, T> work) {
+        departure.lock.lock();
+        try {
+            return work.apply(departure);
+        } finally {
+            departure.lock.unlock();
+        }
+    }
+}

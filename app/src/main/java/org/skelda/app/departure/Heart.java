@@ -1,0 +1,24 @@
+package org.skelda.app.departure;
+
+import org.skelda.app.clock.ServerClock;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/** Beats once a second on every open stream, so that a page knows within two that the link is gone. */
+@Component
+class Heart {
+    private static final long BEAT_MS = 1000;
+
+    private final Departures departures;
+    private final ServerClock clock;
+
+    Heart(Departures departures, ServerClock clock) {
+        this.departures = departures;
+        this.clock = clock;
+    }
+
+    @Scheduled(fixedRate = BEAT_MS)
+    void beat() {
+        departures.heartbeat(clock.instant());
+    }
+}

@@ -1,0 +1,79 @@
+package org.skelda.app.departure;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.DepartureView;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.LogEntry;
+import org.skelda.core.departure.Person;
+import org.skelda.core.departure.Viewing;
+import org.skelda.core.procedure.Plan;
+import org.skelda.core.procedure.Seat;
+import org.skelda.formats.record.EventCodec;
+import org.skelda.formats.record.HashChain;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A departure in memory: the fold of its stored log, the hash to continue from, and its readers. One owner at a time. */
+final class LiveDeparture {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    final ReentrantLock lock = new ReentrantLock();
+    final Readers readers = new Readers();
+    private Departure state;
+    private String headHash;
+
+    private LiveDeparture(Departure state, String headHash) {
+        this.state = state;
+        this.headHash = headHash;
+    }
+
+    /** @param stored the whole log, in order; @param plans finds the plan of its opening */
+    static LiveDeparture replay(List<StoredEvent> stored, java.util.function.Function<Event.Opened, Plan> plans) {
+        List<LogEntry> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
+        Plan plan = plans.apply((Event.Opened) log.getFirst().event());
+        String head = JSON.readTree(stored.getLast().envelope()).path("hash").asString();
+        return new LiveDeparture(Departure.replay(plan, log), head);
+    }
+
+    Departure state() {
+        return state;
+    }
+
+    DepartureView view(Instant at) {
+        return Viewing.view(state, at.isBefore(state.at()) ? state.at() : at);
+    }
+
+    /** Events that are decided but not yet stored. Becomes the state by {@link #take}. */
+    record Prepared(List<StoredEvent> events, Departure state, String headHash) {}
+
+    /** Seals events as the next entries of the log, without changing anything. */
+    Prepared prepare(List<Event> events, Person actor, UUID commandId, Instant at, @Nullable Instant doneAt) {
+        List<StoredEvent> sealed = new ArrayList<>();
+        Departure next = state;
+        String hash = headHash;
+        Instant acceptedAt = at.isBefore(state.at()) ? state.at() : at;
+        Seat seat = state.seatOf(actor).orElse(null);
+        for (Event event : events) {
+            LogEntry entry = new LogEntry(UuidCreator.getTimeOrderedEpoch(), next.seq() + 1, acceptedAt, doneAt, actor, seat, commandId, event);
+            ObjectNode envelope = EventCodec.write(entry);
+            hash = HashChain.seal(envelope, hash);
+            sealed.add(new StoredEvent(state.opening().departureId(), entry.seq(), state.opening().operatorId(), acceptedAt,
+                    JSON.writeValueAsString(envelope)));
+            next = next.apply(entry);
+        }
+        return new Prepared(sealed, next, hash);
+    }
+
+    /** Takes over what has been stored. */
+    void take(Prepared prepared) {
+        state = prepared.state();
+        headHash = prepared.headHash();
+    }
+}

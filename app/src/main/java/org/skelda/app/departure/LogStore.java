@@ -1,0 +1,54 @@
+package org.skelda.app.departure;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.PersistenceContext;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Where logs are kept. An append and the answer to its command are one transaction of one departure. */
+@Repository
+class LogStore {
+    @PersistenceContext
+    private EntityManager entities;
+
+    @Transactional
+    public void open(StoredDeparture departure, StoredEvent first) {
+        entities.persist(departure);
+        entities.persist(first);
+    }
+
+    @Transactional
+    public void append(List<StoredEvent> events, StoredAnswer answer) {
+        events.forEach(entities::persist);
+        entities.persist(answer);
+    }
+
+    @Transactional(readOnly = true)
+    public List<StoredEvent> events(UUID departureId, long afterSeq) {
+        return entities.createQuery("from StoredEvent where departureId = :id and seq > :after order by seq", StoredEvent.class)
+                .setParameter("id", departureId).setParameter("after", afterSeq).getResultList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<StoredAnswer> answer(UUID departureId, UUID commandId) {
+        return Optional.ofNullable(entities.find(StoredAnswer.class, new StoredAnswer.Key(departureId, commandId)));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean belongsTo(UUID departureId, String operatorId) {
+        return entities.createQuery("select count(*) from StoredDeparture where id = :id and operatorId = :operator", Long.class)
+                .setParameter("id", departureId).setParameter("operator", operatorId).getSingleResult() == 1;
+    }
+
+    /** Departures with an off-block time in the span, earliest first. @param from inclusive; @param to exclusive */
+    @Transactional(readOnly = true)
+    public List<UUID> between(String operatorId, Instant from, Instant to) {
+        return entities.createQuery("select id from StoredDeparture where operatorId = :operator and offBlock >= :from "
+                        + "and offBlock < :to order by offBlock, id", UUID.class)
+                .setParameter("operator", operatorId).setParameter("from", from).setParameter("to", to).getResultList();
+    }
+}

@@ -1,0 +1,55 @@
+package org.skelda.app.fleet;
+
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The operator's tails and fields. */
+@Repository
+public class Fleet {
+    private final JdbcClient database;
+
+    Fleet(JdbcClient database) {
+        this.database = database;
+    }
+
+    /** @param modifications ids of the type's modifications this tail has */
+    public record Tail(String registration, String typeId, List<String> modifications) {}
+
+    /** @param latitude_deg north positive; @param longitude_deg east positive */
+    public record Airfield(String code, String name, double latitude_deg, double longitude_deg) {}
+
+    public void addOperator(String id, String name) {
+        database.sql("merge into operator (id, name) key (id) values (?, ?)").params(id, name).update();
+    }
+
+    public void add(String operatorId, Tail tail) {
+        database.sql("merge into tail (registration, operator_id, type_id, modifications) key (operator_id, registration) values (?, ?, ?, ?)")
+                .params(tail.registration(), operatorId, tail.typeId(), String.join(" ", tail.modifications())).update();
+    }
+
+    public void add(String operatorId, Airfield field) {
+        database.sql("merge into airfield (code, operator_id, name, latitude_deg, longitude_deg) key (operator_id, code) values (?, ?, ?, ?, ?)")
+                .params(field.code(), operatorId, field.name(), field.latitude_deg(), field.longitude_deg()).update();
+    }
+
+    /** @throws IllegalArgumentException when the operator has no such tail */
+    public Tail tail(String operatorId, String registration) {
+        return database.sql("select registration, type_id, modifications from tail where operator_id = ? and registration = ?")
+                .params(operatorId, registration)
+                .query((row, _) -> new Tail(row.getString(1), row.getString(2), words(row.getString(3))))
+                .optional().orElseThrow(() -> new IllegalArgumentException("there is no tail " + registration));
+    }
+
+    /** @throws IllegalArgumentException when the operator does not know the field */
+    public Airfield airfield(String operatorId, String code) {
+        return database.sql("select code, name, latitude_deg, longitude_deg from airfield where operator_id = ? and code = ?")
+                .params(operatorId, code)
+                .query((row, _) -> new Airfield(row.getString(1), row.getString(2), row.getDouble(3), row.getDouble(4)))
+                .optional().orElseThrow(() -> new IllegalArgumentException("there is no airfield " + code));
+    }
+
+    private static List<String> words(String text) {
+        return text.isBlank() ? List.of() : List.of(text.split(" "));
+    }
+}

@@ -1,0 +1,45 @@
+package org.skelda.app.people;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import org.skelda.core.departure.Person;
+
+/** Someone who may sign in. */
+@Entity
+public class Account {
+    @Id
+    private String id;
+    private String operatorId;
+    private String accountName;
+    private String fullName;
+    private String duty;
+    private String passwordHash;
+    private boolean demo;
+
+    protected Account() {}
+
+    public Account(String id, String operatorId, String accountName, String fullName, String duty, String passwordHash, boolean demo) {
+        this.id = id;
+        this.operatorId = operatorId;
+        this.accountName = accountName;
+        this.fullName = fullName;
+        this.duty = duty;
+        this.passwordHash = passwordHash;
+        this.demo = demo;
+    }
+
+    public String operatorId() { return operatorId; }
+
+    public String accountName() { return accountName; }
+
+    public String duty() { return duty; }
+
+    String passwordHash() { return passwordHash; }
+
+    boolean demo() { return demo; }
+
+    /** The person as the log knows them. */
+    public Person person() {
+        return new Person(id, fullName);
+    }
+}

@@ -1,0 +1,50 @@
+package org.skelda.app.problem;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A problem answer (RFC 9457).
+ *
+ * @param type {@code urn:skelda:problem:} and the slug
+ * @param title what kind of problem, in a few words
+ * @param status HTTP status
+ * @param detail one sentence: what is wrong, with the value and the limit
+ * @param kept what was kept of the request
+ * @param todo what the person can do
+ * @param violations what is wrong with single fields; empty when that does not apply
+ * @param newest for a conflict, the number of the newer event; null otherwise
+ * @param opensAt for a closed gate that opens by time alone, when; null otherwise
+ * @param overrides for a guarded gate, the name to give in the second step; null otherwise
+ * @param guards what the gate guards; null otherwise
+ */
+public record Problem(
+        String type, String title, int status, String detail, String kept, String todo, List<Violation> violations,
+        @Nullable Long newest, java.time.@Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
+
+    private static final String URN = "urn:skelda:problem:";
+    private static final String NOTHING_KEPT = "Nothing of the request was kept.";
+
+    /** @param field the field's name; @param message what was expected of it */
+    public record Violation(String field, String message) {}
+
+    public static Problem of(String slug, int status, String title, String detail, String todo) {
+        return new Problem(URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, null, null, null);
+    }
+
+    public Problem with(List<Violation> found) {
+        return new Problem(type, title, status, detail, kept, todo, List.copyOf(found), newest, opensAt, overrides, guards);
+    }
+
+    public Problem withNewest(long seq) {
+        return new Problem(type, title, status, detail, kept, todo, violations, seq, opensAt, overrides, guards);
+    }
+
+    public Problem withGate(java.time.@Nullable Instant opens, @Nullable String override, @Nullable String guarded) {
+        return new Problem(type, title, status, detail, kept, todo, violations, newest, opens, override, guarded);
+    }
+
+    public String slug() {
+        return type.substring(URN.length());
+    }
+}

@@ -1,0 +1,56 @@
+package org.skelda.app.problem;
+
+import static org.skelda.app.problem.Problem.of;
+
+/** Problems that are not a departure's own. */
+public final class Problems {
+    private static final int BAD_REQUEST = 400;
+    private static final int UNAUTHORIZED = 401;
+    private static final int FORBIDDEN = 403;
+    private static final int NOT_FOUND = 404;
+    private static final int CONFLICT = 409;
+    private static final int TOO_LARGE = 413;
+    private static final int THROTTLED = 429;
+
+    private Problems() {}
+
+    public static Problem badRequest(String detail) {
+        return of("bad-request", BAD_REQUEST, "Request not understood", detail, "Correct the named fields and send it again.");
+    }
+
+    public static Problem signIn() {
+        return of("sign-in", UNAUTHORIZED, "Not signed in", "You are not signed in.", "Sign in; what you had open is still there.");
+    }
+
+    public static Problem wrongPassword() {
+        return of("sign-in", UNAUTHORIZED, "Not signed in", "The name and the password do not fit together.", "Check both and try again.");
+    }
+
+    public static Problem wrongSigningPassword() {
+        return of("sign-in", FORBIDDEN, "Not signed", "That is not your password; the record was not signed.", "Enter your own password again.");
+    }
+
+    public static Problem throttled(long waitSeconds) {
+        return of("throttled", THROTTLED, "Too many tries", "Too many wrong passwords for this name.",
+                "Wait " + waitSeconds + " s, then try again.");
+    }
+
+    public static Problem forbidden() {
+        return of("forbidden", FORBIDDEN, "Not allowed", "The request did not come from this application's own page.",
+                "Reload the page and try again.");
+    }
+
+    public static Problem noSuchDeparture() {
+        return of("not-found", NOT_FOUND, "No such departure", "There is no such departure at your operator.", "Choose one under Today.");
+    }
+
+    public static Problem commandReused() {
+        return of("command-reused", CONFLICT, "Command id used before", "This command id was used for another request.",
+                "Send it under a new id.");
+    }
+
+    public static Problem tooLarge(long limitBytes) {
+        return of("too-large", TOO_LARGE, "Too large", "The request is over " + limitBytes + " bytes, or does not say its length.",
+                "Shorten it and send it again.");
+    }
+}

@@ -1,0 +1,146 @@
+package org.skelda.app.procedure;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.skelda.app.SkeldaProperties;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.core.departure.Opening;
+import org.skelda.core.procedure.Plan;
+import org.skelda.formats.procedure.InvalidPack;
+import org.skelda.formats.procedure.PackReader;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.stereotype.Service;
+
+/** Reads the packs at start, keeps every version by its hash, and makes plans of them. A bad pack stops the start. */
+@Service
+public class Packs {
+    private static final int PLANS_KEPT = 64;
+
+    private final StoredPacks stored;
+    private final Map<String, Current> current = new HashMap<>();
+    private final Cache<PlanKey, Plan> plans = Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
+
+    /** The newest pair of documents for a type. @param typeHash of the type document; @param procedureHash of the procedures */
+    public record Current(String typeHash, String procedureHash) {}
+
+    private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
+
+    private record Loaded(String file, byte[] bytes, PackReader.Document document) {}
+
+    Packs(StoredPacks stored, SkeldaProperties properties, ServerClock clock) {
+        this.stored = stored;
+        load(properties, clock.instant());
+    }
+
+    private void load(SkeldaProperties properties, Instant now) {
+        List<Loaded> loaded = new ArrayList<>();
+        List<InvalidPack> wrong = new ArrayList<>();
+        for (Resource resource : resources(properties)) {
+            try {
+                byte[] bytes = resource.getContentAsByteArray();
+                loaded.add(new Loaded(name(resource), bytes, PackReader.check(name(resource), bytes)));
+            } catch (InvalidPack e) {
+                wrong.add(e);
+            } catch (IOException e) {
+                throw new UnreadablePacks(name(resource), e);
+            }
+        }
+        if (wrong.isEmpty()) {
+            pair(loaded, wrong);
+        }
+        if (!wrong.isEmpty()) {
+            throw new InvalidPacks(wrong);
+        }
+        loaded.stream().filter(pack -> !stored.existsById(pack.document().hash()))
+                .forEach(pack -> stored.save(new StoredPack(pack.document(), now, pack.bytes())));
+    }
+
+    private void pair(List<Loaded> loaded, List<InvalidPack> wrong) {
+        for (Loaded procedures : loaded.stream().filter(pack -> pack.document().kind().equals("procedures")).toList()) {
+            loaded.stream().filter(pack -> pack.document().kind().equals("type"))
+                    .filter(type -> type.document().id().equals(procedures.document().typeId()))
+                    .findFirst()
+                    .ifPresentOrElse(type -> pair(type, procedures, wrong), () -> wrong.add(new InvalidPack(procedures.file(),
+                            List.of(new InvalidPack.Finding("/type", 0, "there is no type document for " + procedures.document().typeId())))));
+        }
+    }
+
+    private void pair(Loaded type, Loaded procedures, List<InvalidPack> wrong) {
+        try {
+            Plan plan = PackReader.plan(type.file(), type.bytes(), procedures.file(), procedures.bytes(), List.of());
+            plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
+            current.put(type.document().id(), new Current(type.document().hash(), procedures.document().hash()));
+        } catch (InvalidPack e) {
+            wrong.add(e);
+        }
+    }
+
+    private static List<Resource> resources(SkeldaProperties properties) {
+        Path folder = properties.packs();
+        String root = folder == null ? "classpath*:/packs" : "file:" + folder.toAbsolutePath();
+        if (folder != null && !Files.isDirectory(folder)) {
+            throw new UnreadablePacks(folder.toString(), new IOException("there is no such folder"));
+        }
+        try {
+            PathMatchingResourcePatternResolver resolver = new PathMatchingResourcePatternResolver();
+            List<Resource> found = new ArrayList<>(List.of(resolver.getResources(root + "/types/*.yaml")));
+            found.addAll(List.of(resolver.getResources(root + "/procedures/*.yaml")));
+            if (found.isEmpty()) {
+                throw new UnreadablePacks(root, new IOException("it holds no packs"));
+            }
+            return found;
+        } catch (IOException e) {
+            throw new UnreadablePacks(root, e);
+        }
+    }
+
+    private static String name(Resource resource) {
+        String description = resource.getDescription();
+        int packs = description.lastIndexOf("packs/");
+        return packs >= 0 ? description.substring(packs).replaceAll("[\\]']+$", "") : description;
+    }
+
+    /** @throws IllegalArgumentException when no pair of documents is loaded for the type */
+    public Current currentFor(String typeId) {
+        Current pair = current.get(typeId);
+        if (pair == null) {
+            throw new IllegalArgumentException("there are no packs for " + typeId);
+        }
+        return pair;
+    }
+
+    /** The plan a departure was opened with, whatever has become of the packs since. */
+    public Plan planOf(Opening opening) {
+        return plans.get(new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()), key -> PackReader.plan(
+                "type " + opening.typeId(), bytes(key.typeHash()), "procedures for " + opening.typeId(), bytes(key.procedureHash()),
+                key.modifications()));
+    }
+
+    private byte[] bytes(String hash) {
+        return stored.findById(hash).map(StoredPack::bytes)
+                .orElseThrow(() -> new IllegalStateException("pack " + hash + " is not in the store"));
+    }
+
+    /** Packs that cannot be read from where they should lie. */
+    static final class UnreadablePacks extends RuntimeException {
+        UnreadablePacks(String where, IOException cause) {
+            super(where + ": " + cause.getMessage(), cause);
+        }
+    }
+
+    /** Packs with errors; the message holds all of them, each with file, line and path. */
+    static final class InvalidPacks extends RuntimeException {
+        InvalidPacks(List<InvalidPack> packs) {
+            super(String.join("\n", packs.stream().map(InvalidPack::getMessage).toList()));
+        }
+    }
+}
