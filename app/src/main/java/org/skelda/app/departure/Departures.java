@@ -186,7 +186,7 @@ public class Departures {
     }
 
     /** @param now the server's time; @param devices how many read this departure's stream */
-    record Heartbeat(Instant now, int devices) {}
+    public record Heartbeat(Instant now, int devices) {}
 
     static String requestHash(JsonMapper json, CommandRequest request, Person actor) {
         return Sha256.hex((actor.id() + json.writeValueAsString(request.withoutPassword())).getBytes(StandardCharsets.UTF_8));

@@ -1,0 +1,30 @@
+import { Route, Routes } from 'react-router';
+import { DeparturePage } from './departure/DeparturePage';
+import { SignInPage } from './people/SignInPage';
+import { useSession } from './people/useSession';
+import { TodayPage } from './today/TodayPage';
+import { PlainPage } from './ui/PlainPage';
+
+/** Chooses the page: signing in comes before everything else, and the address stays as it is meanwhile. */
+export function App() {
+  const session = useSession();
+  if (session.isPending) return <PlainPage title="Skelda"><p>Loading.</p></PlainPage>;
+  if (session.isError) {
+    return (
+      <PlainPage title="No link to the server">
+        <p>The server does not answer. What was acknowledged is kept. This page tries again by itself.</p>
+      </PlainPage>
+    );
+  }
+  const { person } = session.data;
+  if (!person) return <SignInPage session={session.data} />;
+  return (
+    <Routes>
+      <Route path="/" element={<TodayPage person={person} />} />
+      <Route path="/departures/:id" element={<DeparturePage person={person} />} />
+      <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
+      <Route path="/sign-in" element={<TodayPage person={person} />} />
+      <Route path="*" element={<PlainPage title="No such page"><p>There is nothing at this address. <a href="/">Go to Today</a>.</p></PlainPage>} />
+    </Routes>
+  );
+}

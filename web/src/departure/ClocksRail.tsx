@@ -1,0 +1,63 @@
+import { useEffect, useRef } from 'react';
+import type { ClockView } from '../api/client';
+import { useServerNow } from '../live/useServerNow';
+import { countdown, isoDuration, utc } from '../ui/time';
+import styles from './ClocksRail.module.css';
+import { Colleague } from './Colleague';
+import { useDeparture } from './departureContext';
+import { playTone } from './useSound';
+
+const OPEN_ONES_SHOWN = 4;
+
+/** Every running clock, soonest first, with what it releases; then those that have run out; then the other person. */
+export function ClocksRail() {
+  const { state } = useDeparture();
+  const now = useServerNow();
+  const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
+  const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
+    .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
+  useToneWhenOpened(open);
+  return (
+    <>
+      <h2 className={styles.heading}>Clocks and gates</h2>
+      {running.length === 0 && <p className="small">No clock runs.</p>}
+      {running.map((clock) => <Running key={clock.id} clock={clock} now={now} />)}
+      {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (
+        <div key={clock.id} className={styles.opened} data-fresh={now - Date.parse(clock.opensAt) < 5000 || undefined}>
+          <span aria-hidden="true">✓</span> <b>{sentence(clock.releases)}</b>
+          <div className="small">since {utc(clock.opensAt, true)}</div>
+        </div>
+      ))}
+      <Colleague />
+    </>
+  );
+}
+
+function Running({ clock, now }: { clock: ClockView; now: number }) {
+  const left = Date.parse(clock.opensAt) - now;
+  const length = isoDuration(clock.duration);
+  const share = length > 0 ? Math.min(1, Math.max(0, 1 - left / length)) : 1;
+  return (
+    <div className={styles.clock}>
+      <div className={styles.time} aria-hidden="true">{countdown(left)}</div>
+      <div>{sentence(clock.releases)}</div>
+      <div className="small">{clock.label}, since {utc(clock.startedAt, true)}, needs {countdown(length)}. {clock.note}</div>
+      <div className={styles.bar} aria-hidden="true"><i style={{ width: `${share * 100}%` }} /></div>
+      <div className="small">{clock.source}</div>
+    </div>
+  );
+}
+
+function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** Sounds once for each clock that opens while the page is up. */
+function useToneWhenOpened(open: ClockView[]): void {
+  const known = useRef<Set<string> | null>(null);
+  useEffect(() => {
+    const names = new Set(open.map((clock) => `${clock.id} ${clock.startedAt}`));
+    if (known.current && [...names].some((name) => !known.current?.has(name))) playTone();
+    known.current = names;
+  }, [open]);
+}

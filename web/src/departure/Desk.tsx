@@ -1,0 +1,51 @@
+import { Drawer } from '@mantine/core';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Announcer } from '../ui/Announcer';
+import { ClocksRail } from './ClocksRail';
+import styles from './Desk.module.css';
+import { useDeparture } from './departureContext';
+import { FindLine } from './FindLine';
+import { HelpSheet } from './HelpSheet';
+import { ProcedureDesk } from './ProcedureDesk';
+import { RecordDesk } from './RecordDesk';
+import { Ribbon } from './Ribbon';
+import { SeatDesk } from './SeatDesk';
+import { Thread } from './Thread';
+import { useDeskKeys } from './useDeskKeys';
+import { procedureToGoOnWith } from './work';
+
+export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | null;
+
+/** The four regions of a departure: ribbon, thread, desk and clocks. */
+export function Desk() {
+  const { page, state, works, mine } = useDeparture();
+  const { procedure } = useParams();
+  const navigate = useNavigate();
+  const [sheet, setSheet] = useState<Sheet>(null);
+  const work = works.find((candidate) => candidate.text.id === procedure) ?? procedureToGoOnWith(works, mine?.seat ?? null);
+  const go = (id: string) => { setSheet(null); void navigate(`/departures/${page.id}/${id}`); };
+  useDeskKeys({ works, sheet, open: setSheet, go, today: () => void navigate('/') });
+
+  const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
+  const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
+  const record = closed || (ready && !procedure);
+  const close = () => setSheet(null);
+  return (
+    <div className={styles.frame}>
+      <Ribbon open={setSheet} />
+      <nav className={styles.thread} aria-label="Preparation"><Thread selected={record ? null : (work?.text.id ?? null)} go={go} /></nav>
+      <main className={styles.desk} aria-label="Desk">
+        {record ? <RecordDesk /> : !mine || sheet === 'seats' ? <SeatDesk close={close} /> : work && (
+          <ProcedureDesk key={work.text.id} work={work} go={go} idle={sheet !== null} ready={ready} />
+        )}
+      </main>
+      <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks"><ClocksRail /></aside>
+      <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}><ClocksRail /></Drawer>
+      <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}><Thread selected={work?.text.id ?? null} go={go} /></Drawer>
+      <FindLine opened={sheet === 'find'} close={close} go={go} />
+      <HelpSheet opened={sheet === 'help'} close={close} />
+      <Announcer text={state.link === 'lost' ? 'The link is lost. What was acknowledged is kept.' : ''} />
+    </div>
+  );
+}

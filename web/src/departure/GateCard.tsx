@@ -1,0 +1,35 @@
+import { Button } from '@mantine/core';
+import type { LineView } from '../api/client';
+import { useServerNow } from '../live/useServerNow';
+import { countdown, utc } from '../ui/time';
+import styles from './GateCard.module.css';
+
+type Gate = NonNullable<LineView['gate']>;
+type Wait = Gate['waits'][number];
+
+/** Why a line's gate is closed and when it opens, what it guards, and what can be done meanwhile. */
+export function GateCard({ gate, meanwhile }: { gate: Gate; meanwhile: { title: string; go: () => void } | null }) {
+  const now = useServerNow();
+  return (
+    <div className={styles.gate}>
+      {gate.opensAt && <p className={styles.time}>Opens in {countdown(Date.parse(gate.opensAt) - now)}</p>}
+      <ul className={styles.waits}>{gate.waits.map((wait) => <li key={`${wait.kind} ${wait.name}`}>{sentence(wait)}</li>)}</ul>
+      {gate.guards && <p className="small">It guards {gate.guards}.</p>}
+      {meanwhile && (
+        <Button variant="filled" className={styles.meanwhile} onClick={meanwhile.go} rightSection={<span>Space</span>}>
+          Meanwhile: {meanwhile.title}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function sentence(wait: Wait): string {
+  switch (wait.kind) {
+    case 'CLOCK': return `${wait.name} runs until ${wait.opensAt ? utc(wait.opensAt, true) : 'later'}`;
+    case 'CLOCK_START': return `${wait.name}: its clock has not been started`;
+    case 'PROCEDURE': return `${wait.name} is not complete`;
+    case 'READING': return `${wait.name} is not within limits`;
+    case 'LINE': return `${wait.name} comes first`;
+  }
+}

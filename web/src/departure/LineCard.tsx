@@ -1,0 +1,79 @@
+import { Button } from '@mantine/core';
+import type { PanelMap } from '../api/client';
+import { Key } from '../ui/Key';
+import { useDeparture, type Work, type WorkLine } from './departureContext';
+import { GateCard } from './GateCard';
+import styles from './LineCard.module.css';
+import { MeasureEntry } from './MeasureEntry';
+import { Outcome } from './Outcome';
+import type { Dialog } from './ProcedureDesk';
+import type { Answering } from './useAnswering';
+import { isComplete } from './work';
+
+interface LineCardProps {
+  line: WorkLine;
+  work: Work;
+  map: PanelMap | undefined;
+  typing: string;
+  setTyping: (text: string) => void;
+  answering: Answering;
+  open: (dialog: Dialog) => void;
+  /** Another procedure to go on with while this line's gate is closed. */
+  meanwhile: { title: string; go: () => void } | null;
+}
+
+/** The displayed line, large: where the hand goes, what it should show, and the one key that answers it. */
+export function LineCard({ line, work, map, typing, setTyping, answering, open, meanwhile }: LineCardProps) {
+  const { text, view } = line;
+  const zone = map?.zones.find((candidate) => candidate.id === text.zone)?.label;
+  const next = line.text.ref === work.view.next;
+  const complete = isComplete(line);
+  return (
+    <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
+      <p className={styles.where}>{[complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open', zone].filter(Boolean).join(', ')}</p>
+      <h2 className={styles.label}>{text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}{text.label}</h2>
+      <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
+      {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
+      {text.measure && <p className={styles.note}>Limit: {text.expects}. Source: {text.measure.source}.</p>}
+      <Outcome line={line} />
+      {view.gate && <GateCard gate={view.gate} meanwhile={meanwhile} />}
+      {!complete && !view.gate && text.kind === 'MEASURE' && (
+        <MeasureEntry line={line} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
+      )}
+      <Controls line={line} complete={complete} answer={() => answering.answer(typing)} typing={typing} open={open} />
+    </article>
+  );
+}
+
+function Controls({ line, complete, answer, typing, open }: {
+  line: WorkLine; complete: boolean; answer: () => void; typing: string; open: (dialog: Dialog) => void;
+}) {
+  const { state } = useDeparture();
+  const touched = line.view.state !== 'OPEN';
+  return (
+    <div className={styles.controls}>
+      {!complete && !line.view.gate && <MainButton line={line} answer={answer} typing={typing} sending={state.sending} />}
+      {!complete && <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>Deviation</Button>}
+      {!complete && <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>Hold</Button>}
+      {!complete && !line.view.gate && <Button onClick={() => open('late')} rightSection={<Key name="L" />}>Done earlier</Button>}
+      {touched && <Button onClick={() => open('undo')} rightSection={<Key name="U" />}>Take back</Button>}
+    </div>
+  );
+}
+
+function MainButton({ line, answer, typing, sending }: { line: WorkLine; answer: () => void; typing: string; sending: boolean }) {
+  const { person, other } = useDeparture();
+  const { kind, responder } = line.text;
+  const given = line.view.answered;
+  if (kind === 'CHALLENGE' && given?.by.id === person.id) {
+    return <p className={styles.waits}>Your response is given. {other ? `${other.person.name} confirms.` : 'The other pilot confirms; the seat is free.'}</p>;
+  }
+  const label = kind === 'CHALLENGE' ? (given ? 'Confirm' : responder === 'FLYING' ? 'Flying answers' : 'Monitoring answers')
+    : kind === 'CAUTION' ? 'Understood' : kind === 'MEASURE' ? 'Enter value' : kind === 'GATE' ? 'Go' : 'Done';
+  const key = kind === 'CAUTION' || kind === 'MEASURE' ? 'Enter' : 'Space';
+  return (
+    <Button variant="filled" className={styles.main} onClick={answer} disabled={kind === 'MEASURE' && typing === ''} aria-busy={sending} rightSection={<span className={styles.key}>{key}</span>}>
+      {label}
+    </Button>
+  );
+}

@@ -1,0 +1,44 @@
+import { useServerNow } from '../live/useServerNow';
+import { shown } from '../ui/number';
+import { countdown } from '../ui/time';
+import type { WorkLine } from './departureContext';
+import styles from './LineRow.module.css';
+
+/** A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. */
+export function LineRow({ line }: { line: WorkLine }) {
+  const now = useServerNow();
+  const { text, view } = line;
+  const opens = view.gate?.opensAt ? countdown(Date.parse(view.gate.opensAt) - now) : null;
+  return (
+    <>
+      <div className={styles.row} data-state={view.state}>
+        <Mark line={line} />
+        <span>{text.label}</span>
+        <span className={styles.right}>{outcome(line) ?? (opens ? <>opens in <b>{opens}</b></> : text.kind === 'CAUTION' ? 'caution' : text.expects)}</span>
+      </div>
+      {text.splits && <div className={styles.split} role="separator" aria-label="The line: below it opens with the clearance">below the line</div>}
+    </>
+  );
+}
+
+function outcome({ text, view }: WorkLine): string | null {
+  if (view.state === 'DEVIATED') return `deviation: ${view.deviation?.reason}`;
+  if (view.reading && text.measure) {
+    const value = `${shown(view.reading.value, text.measure.decimals)} ${view.reading.unit}`;
+    return view.state === 'OUTSIDE' ? `${value}, outside` : value;
+  }
+  return view.state === 'RESPONDED' ? 'waits for the other to confirm' : null;
+}
+
+function Mark({ line }: { line: WorkLine }) {
+  const { state, gate } = line.view;
+  if (state === 'DONE') return <span className={styles.mark} role="img" aria-label="done">✓</span>;
+  if (state === 'DEVIATED') return <span className={styles.mark} role="img" aria-label="deviation">≠</span>;
+  if (state === 'OUTSIDE') return <span className={styles.mark} role="img" aria-label="outside its limits">!</span>;
+  if (!gate) return <span className={styles.mark} />;
+  return (
+    <span className={styles.mark} role="img" aria-label="gate closed">
+      <svg width="16" height="16"><circle cx="8" cy="8" r="6.5" fill="none" stroke="currentColor" /><path d="M8 4v4h3" stroke="currentColor" fill="none" /></svg>
+    </span>
+  );
+}

@@ -1,0 +1,29 @@
+import { Button } from '@mantine/core';
+import { Key } from '../ui/Key';
+import { useDeparture } from './departureContext';
+import styles from './Notices.module.css';
+
+/** What stands in the way: a lost link, or a refusal with what was kept and what to do. */
+export function Notices() {
+  const { state, live, mine, works } = useDeparture();
+  const { problem } = state;
+  const last = state.events.at(-1);
+  const reopened = last?.type === 'Undone' ? (last.payload as { reopened?: string[] }).reopened ?? [] : [];
+  const names = reopened.map((ref) => works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref);
+  return (
+    <>
+      {state.link === 'lost' && (
+        <div className={styles.notice} data-tone="warn" role="alert">
+          <b>✕ No link.</b> What was acknowledged is kept. {state.sending ? 'Your answer is not acknowledged yet; it is sent again until it is.' : 'This page tries again by itself.'}
+        </div>
+      )}
+      {problem && (
+        <div className={styles.notice} data-tone="caution" role="alert">
+          <div><b>! {problem.title}.</b> {problem.detail} {problem.todo} {problem.kept}</div>
+          <Button onClick={() => live.dismiss()} rightSection={<Key name="Esc" />}>Close</Button>
+        </div>
+      )}
+      {mine && names.length > 0 && <div className={styles.notice}>Taking that back re-opened {names.length}: {names.join(', ')}.</div>}
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import type { LineView, Schemas } from '../api/client';
+import { shown } from '../ui/number';
+import { utc } from '../ui/time';
+import type { WorkLine } from './departureContext';
+import styles from './Outcome.module.css';
+
+/** What became of a line: the reading with limit, margin and source; who did it and when; the deviation and its reason. */
+export function Outcome({ line }: { line: WorkLine }) {
+  const { view, text } = line;
+  return (
+    <>
+      {view.reading && text.measure && <Reading reading={view.reading} decimals={text.measure.decimals} />}
+      {view.answered && <p className={styles.by}>{text.kind === 'CHALLENGE' ? 'Response by ' : ''}{by(view.answered)}</p>}
+      {view.confirmed && <p className={styles.by}>Confirmed by {by(view.confirmed)}</p>}
+      {view.deviation && (
+        <p className={styles.deviation}>
+          <b>Deviation:</b> {view.deviation.reason}. {by(view.deviation.mark)}{view.deviation.overrides ? ', gate overridden by name' : ''}
+        </p>
+      )}
+    </>
+  );
+}
+
+function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading']>; decimals: number }) {
+  const { verdict, limit, margin, source } = reading.judgement;
+  const words = verdict === 'OUTSIDE' ? 'outside' : verdict === 'CAUTION' ? 'within, caution' : 'within';
+  return (
+    <p className={styles.reading} data-verdict={verdict}>
+      <b className={styles.figure}>{shown(reading.value, decimals)} {reading.unit}</b> {verdict === 'OUTSIDE' ? '! ' : ''}{words}
+      {limit !== undefined && margin !== undefined && (
+        <>, {shown(Math.abs(margin), decimals)} {reading.unit} {margin < 0 ? 'beyond' : 'inside'} the limit of {shown(limit, decimals)} {reading.unit}</>
+      )}
+      <span className={styles.source}>Source: {source}. {by(reading.mark)}</span>
+    </p>
+  );
+}
+
+function by(mark: Schemas['Mark']): string {
+  const late = Date.parse(mark.enteredAt) > Date.parse(mark.doneAt);
+  return `${mark.by.name}, ${utc(mark.doneAt, true)}${late ? `, entered late at ${utc(mark.enteredAt, true)}` : ''}`;
+}

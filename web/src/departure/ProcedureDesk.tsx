@@ -1,0 +1,94 @@
+import { useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Key } from '../ui/Key';
+import { Announcer } from '../ui/Announcer';
+import { DeviationDialog } from './DeviationDialog';
+import { useDeparture, type Work } from './departureContext';
+import { HoldDialog } from './HoldDialog';
+import { LateDialog } from './LateDialog';
+import { LineCard } from './LineCard';
+import { LineRow } from './LineRow';
+import { Notices } from './Notices';
+import { PanelMap } from './PanelMap';
+import styles from './ProcedureDesk.module.css';
+import { RestCard } from './RestCard';
+import { UndoDialog } from './UndoDialog';
+import { useAnswering } from './useAnswering';
+import { useKeys } from './useKeys';
+import { isComplete, placeOfNext, procedureToGoOnWith } from './work';
+
+const BEHIND = 2;
+const AHEAD = 5;
+export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
+
+/** The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, five ahead, and where it is. */
+export function ProcedureDesk({ work, go, idle, ready }: {
+  work: Work; go: (procedure: string) => void; idle: boolean; ready: boolean;
+}) {
+  const { live, page, works, mine } = useDeparture();
+  const navigate = useNavigate();
+  const [cursor, setCursor] = useState<number | null>(null);
+  const [dialog, setDialog] = useState<Dialog>(null);
+  const [typing, setTyping] = useState('');
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), []);
+
+  const place = Math.min(cursor ?? placeOfNext(work), work.lines.length - 1);
+  const line = work.lines[place];
+  const elsewhere = procedureToGoOnWith(works.filter((other) => other !== work), mine?.seat ?? null);
+  const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
+  const answering = useAnswering(line, () => { setCursor(null); setTyping(''); });
+  const look = (step: number) => {
+    setTyping('');
+    setCursor(Math.max(0, Math.min(work.lines.length - 1, place + step)));
+  };
+  const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
+  const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
+
+  useKeys((key) => {
+    if (key === 'ArrowUp') { look(-1); return true; }
+    if (key === 'ArrowDown') { look(1); return true; }
+    if (key === 'Escape') { setCursor(null); setTyping(''); live.dismiss(); return true; }
+    if (resting) {
+      if (key !== ' ') return false;
+      if (work.view.held) void live.ask({ ask: 'RESUME', procedure: work.text.id });
+      else goOn?.();
+      return true;
+    }
+    if (key === 'D' && line && !isComplete(line)) { setDialog('deviation'); return true; }
+    if (key === 'H') { setDialog('hold'); return true; }
+    if (key === 'L' && line && !isComplete(line)) { setDialog('late'); return true; }
+    if (key === 'U' && undoable) { setDialog('undo'); return true; }
+    if (key === ' ' && line?.view.gate && goOn) { goOn(); return true; }
+    return answering.press(key, typing, setTyping);
+  }, !idle && dialog === null);
+
+  const map = page.maps.find((candidate) => candidate.id === work.text.map);
+  const close = () => setDialog(null);
+  return (
+    <section aria-labelledby="procedure-title">
+      <header className={styles.head}>
+        <h1 id="procedure-title" ref={heading} tabIndex={-1}>{work.text.title}</h1>
+        <span className="small">{work.view.done} of {work.view.total}. {work.text.how}</span>
+      </header>
+      <Notices />
+      <div className={styles.columns} data-map={map !== undefined || undefined}>
+        <div>
+          {work.lines.slice(Math.max(0, place - BEHIND), place).map((row) => <LineRow key={row.text.ref} line={row} />)}
+          {resting || !line
+            ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
+            : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
+                meanwhile={goOn && elsewhere ? { title: elsewhere.text.title, go: goOn } : null} />}
+          {work.lines.slice(place + 1, place + 1 + AHEAD).map((row) => <LineRow key={row.text.ref} line={row} />)}
+          <p className={`small ${styles.keys}`}><Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp; <Key name="?" /> keys</p>
+        </div>
+        {map && <PanelMap map={map} lines={work.lines} place={place} />}
+      </div>
+      {line && <DeviationDialog line={line} opened={dialog === 'deviation'} close={close} done={() => setCursor(null)} />}
+      {line && <LateDialog line={line} opened={dialog === 'late'} close={close} />}
+      {line && <UndoDialog line={line} opened={dialog === 'undo'} close={close} />}
+      <HoldDialog work={work} at={line?.text.ref} opened={dialog === 'hold'} close={close} />
+      <Announcer text={line ? `${line.text.label}, ${line.text.expects}` : ''} />
+    </section>
+  );
+}

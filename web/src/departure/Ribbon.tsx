@@ -1,0 +1,64 @@
+import { Link } from 'react-router';
+import { useServerNow } from '../live/useServerNow';
+import { Key } from '../ui/Key';
+import { ThemeSwitch } from '../ui/ThemeSwitch';
+import { countdown, isoDuration, slack, toGo, utc } from '../ui/time';
+import type { Sheet } from './Desk';
+import { useDeparture } from './departureContext';
+import styles from './Ribbon.module.css';
+import { useSound } from './useSound';
+
+const ROLE = { FLYING: 'flying', MONITORING: 'monitoring' } as const;
+const LINK = { connecting: 'Connecting', live: 'Live', lost: 'No link' } as const;
+
+/** Who, where, how much time, and whether the link stands; the same on every page of a departure. */
+export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
+  const { page, state, mine, person, other } = useDeparture();
+  const now = useServerNow();
+  const sound = useSound();
+  const { view } = state;
+  const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
+  const soonest = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
+  return (
+    <header className={styles.ribbon}>
+      <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">Skelda</Link>
+      <button type="button" className={`${styles.cell} ${styles.narrowThread}`} onClick={() => open('thread')}><b>Steps</b><small>all procedures</small></button>
+      <span className={styles.cell}><b>{page.tail}</b><small>{page.typeName}, stand {page.stand}</small></span>
+      <span className={`${styles.cell} ${styles.optional}`}><b>{page.from} to {page.to}</b><small>flight {page.flight}</small></span>
+      <button type="button" className={styles.cell} onClick={() => open('seats')}>
+        <b>{mine ? `${person.name}, ${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : `${person.name}, no seat`} <Key name="S" /></b>
+        <small>{other ? `${other.person.name}, ${other.seat.toLowerCase()}` : 'the other seat is free'}</small>
+      </button>
+      <span className={styles.gap} />
+      <span className={styles.cell}>
+        <b>Off-block {utc(page.offBlock)}</b>
+        <small>{view.lifecycle === 'OFF_BLOCK' ? 'left its stand' : left ? 'closed' : toGo(Date.parse(page.offBlock) - now)}</small>
+      </span>
+      {view.inHand && !left && <InHand clock={view.inHand.clock} slackMs={slackNow(view, now)} />}
+      <button type="button" className={`${styles.cell} ${styles.narrow}`} onClick={() => open('clocks')}>
+        <b>{soonest ? countdown(Date.parse(soonest.opensAt) - now) : 'Clocks'}</b><small>{soonest?.label ?? 'none runs'}</small>
+      </button>
+      <span className={styles.cell} data-link={state.link} role="status">
+        <b className={styles.link}>{state.link === 'lost' ? '✕ ' : ''}{LINK[state.link]}</b>
+        <small>{state.link === 'lost' ? 'trying again' : `${state.devices} ${state.devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}</small>
+      </span>
+      <span className={styles.theme}><ThemeSwitch /></span>
+    </header>
+  );
+}
+
+/** A clock that runs keeps its slack; one that was not started loses a second each second. */
+function slackNow(view: ReturnType<typeof useDeparture>['state']['view'], now: number): number {
+  if (!view.inHand) return 0;
+  const atView = isoDuration(view.inHand.slack);
+  return view.inHand.running ? atView : atView - (now - Date.parse(view.at));
+}
+
+function InHand({ clock, slackMs }: { clock: string; slackMs: number }) {
+  return (
+    <span className={styles.cell} data-late={slackMs < 0 || undefined}>
+      <b className={styles.inHand}>{slackMs < 0 ? '! ' : ''}{slack(slackMs)}</b>
+      <small>{clock.split(',')[0]} decides</small>
+    </span>
+  );
+}

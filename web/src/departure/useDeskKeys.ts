@@ -1,0 +1,37 @@
+import { useRef } from 'react';
+import type { Sheet } from './Desk';
+import type { Work } from './departureContext';
+import { useKeys } from './useKeys';
+import { goLetters } from './work';
+
+const GO_WINDOW_MS = 1500;
+
+/** The keys that hold on every desk: sheets, and G with a letter for going somewhere. */
+export function useDeskKeys({ works, sheet, open, go, today }: {
+  works: Work[]; sheet: Sheet; open: (sheet: Sheet) => void; go: (procedure: string) => void; today: () => void;
+}): void {
+  const goPressed = useRef(0);
+  useKeys((key) => {
+    if (performance.now() - goPressed.current < GO_WINDOW_MS) {
+      goPressed.current = 0;
+      if (key === 'T') { today(); return true; }
+      const index = goLetters(works.map((work) => work.text.title)).indexOf(key);
+      const work = works[index];
+      if (work) go(work.text.id);
+      return work !== undefined;
+    }
+    switch (key) {
+      case 'G': goPressed.current = performance.now(); return true;
+      case '?': open('help'); return true;
+      case '/': open('find'); return true;
+      case 'S': open('seats'); return true;
+      case 'C': {
+        const rail = document.getElementById('clocks');
+        if (rail && rail.offsetParent !== null) rail.focus(); else open('clocks');
+        return true;
+      }
+      case 'Escape': if (sheet === 'seats') open(null); return sheet === 'seats';
+      default: return false;
+    }
+  }, sheet === null || sheet === 'seats');
+}

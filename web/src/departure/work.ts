@@ -1,0 +1,63 @@
+import type { Seat } from '../api/client';
+import type { Work, WorkLine } from './departureContext';
+
+/** Which procedure and which line a desk shows. Judgement of lines is the server's; this only finds the place. */
+
+export function isComplete(line: WorkLine): boolean {
+  return line.view.state === 'DONE' || line.view.state === 'DEVIATED';
+}
+
+/** Whether a procedure is this seat's work: its own, or both pilots'. */
+export function isMine(work: Work, seat: Seat | null): boolean {
+  return seat === null || !work.text.seat || work.text.seat === seat;
+}
+
+/** The procedure to go on with: the first of this seat that has a line to answer, else the first that is not done. */
+export function procedureToGoOnWith(works: Work[], seat: Seat | null): Work | undefined {
+  return works.find((work) => isMine(work, seat) && work.view.next && !work.view.held)
+    ?? works.find((work) => isMine(work, seat) && work.view.state !== 'DONE')
+    ?? works.find((work) => work.view.state !== 'DONE')
+    ?? works.at(-1);
+}
+
+/** The place of the line to show when nobody has looked elsewhere: the next one, else the first that is not complete. */
+export function placeOfNext(work: Work): number {
+  const next = work.lines.findIndex((line) => line.text.ref === work.view.next);
+  if (next >= 0) return next;
+  const open = work.lines.findIndex((line) => !isComplete(line));
+  return open >= 0 ? open : work.lines.length - 1;
+}
+
+/** Letters for going to procedures: the first letter of each title that is still free; T is Today's. */
+export function goLetters(titles: string[]): string[] {
+  const taken = new Set(['T']);
+  return titles.map((title) => {
+    const letter = [...title.toUpperCase().replace(/[^A-Z0-9]/g, '')].find((candidate) => !taken.has(candidate)) ?? '';
+    taken.add(letter);
+    return letter;
+  });
+}
+
+/** Lines that a search text finds, by label, expectation or procedure. */
+export function found(works: Work[], search: string): { work: Work; line: WorkLine }[] {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return [];
+  return works.flatMap((work) => work.lines
+    .filter((line) => {
+      const text = `${work.text.title} ${line.text.label} ${line.text.expects}`.toLowerCase();
+      return words.every((word) => text.includes(word));
+    })
+    .map((line) => ({ work, line })));
+}
+
+/** The zones a procedure's lines pass through, in order, each stay once, with the stay that holds the shown line. */
+export function scan(lines: WorkLine[], place: number): { zones: string[]; now: number } {
+  const zones: string[] = [];
+  let now = -1;
+  lines.forEach((line, index) => {
+    const zone = line.text.zone;
+    if (zone && zones.at(-1) !== zone) zones.push(zone);
+    if (index === place) now = zone ? zones.length - 1 : -1;
+  });
+  return { zones, now };
+}

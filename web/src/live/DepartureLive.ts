@@ -1,0 +1,150 @@
+import { answered, api, newId, NoLinkError, ProblemError, type CommandRequest, type DepartureView } from '../api/client';
+import { begin, reduce, type LiveAction, type LiveState } from './liveState';
+import type { ServerClock } from './ServerClock';
+
+export type Asked = Omit<CommandRequest, 'commandId' | 'seen'>;
+
+const SILENCE_MS = 2000;
+const RETRY_MS = 1000;
+const AFTER_OPENING_MS = 40;
+const RESYNC_MS = 60_000;
+
+/**
+ * Keeps one departure live: its stream with resume, the watch for silence, the moment a gate opens by time, and
+ * commands that are sent again under the same id until they are answered.
+ */
+export class DepartureLive {
+  private readonly id: string;
+  private readonly clock: ServerClock;
+  private state: LiveState;
+  private readonly listeners = new Set<() => void>();
+  private source: EventSource | null = null;
+  private silence: ReturnType<typeof setTimeout> | undefined;
+  private retry: ReturnType<typeof setTimeout> | undefined;
+  private opening: ReturnType<typeof setTimeout> | undefined;
+  private resync: ReturnType<typeof setInterval> | undefined;
+  private closed = false;
+
+  constructor(id: string, clock: ServerClock, view: DepartureView) {
+    this.id = id;
+    this.clock = clock;
+    this.state = begin(view);
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  snapshot = (): LiveState => this.state;
+
+  start(): void {
+    this.closed = false;
+    this.connect();
+    this.watchOpening();
+    this.resync = setInterval(() => void this.clock.sync().catch(() => undefined), RESYNC_MS);
+  }
+
+  stop(): void {
+    this.closed = true;
+    this.source?.close();
+    for (const timer of [this.silence, this.retry, this.opening]) clearTimeout(timer);
+    clearInterval(this.resync);
+  }
+
+  dismiss(): void {
+    this.dispatch({ type: 'dismissed' });
+  }
+
+  /**
+   * Sends a command and waits for its answer, however long the link takes to come back.
+   * Answers whether it was accepted; a refusal is in the state.
+   */
+  async ask(asked: Asked): Promise<boolean> {
+    if (this.state.sending) return false;
+    const request: CommandRequest = { ...asked, commandId: newId(), seen: this.state.view.seq };
+    this.dispatch({ type: 'sent' });
+    while (!this.closed) {
+      try {
+        const answer = await answered(
+          api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request }));
+        this.dispatch({ type: 'accepted', view: answer.view });
+        return true;
+      } catch (failure) {
+        if (failure instanceof ProblemError && failure.slug !== 'internal') {
+          this.dispatch({ type: 'refused', problem: failure.problem });
+          if (failure.slug === 'conflict') void this.refresh();
+          return false;
+        }
+        if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
+        this.dispatch({ type: 'silent' });
+        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+      }
+    }
+    return false;
+  }
+
+  private dispatch(action: LiveAction): void {
+    const next = reduce(this.state, action);
+    if (next === this.state) return;
+    const viewChanged = next.view !== this.state.view;
+    this.state = next;
+    if (viewChanged) this.watchOpening();
+    for (const listener of this.listeners) listener();
+  }
+
+  private connect(): void {
+    if (this.closed) return;
+    this.source?.close();
+    const after = this.state.events.at(-1)?.seq ?? 0;
+    const source = new EventSource(`/api/departures/${this.id}/stream?after=${after}`);
+    this.source = source;
+    source.addEventListener('log', (message) => this.heard({ type: 'logged', event: JSON.parse(message.data) }));
+    source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
+    source.addEventListener('heartbeat', (message) => {
+      const beat = JSON.parse(message.data) as { now: string; devices: number };
+      if (this.clock.isFarFrom(Date.parse(beat.now))) void this.clock.sync().then(() => this.watchOpening()).catch(() => undefined);
+      this.heard({ type: 'beat', devices: beat.devices });
+    });
+    source.onerror = () => {
+      // A stream that broke is opened anew behind the last event received, whatever the browser would do.
+      source.close();
+      clearTimeout(this.retry);
+      this.retry = setTimeout(() => this.connect(), RETRY_MS);
+    };
+    this.listenForSilence();
+  }
+
+  private heard(action: LiveAction): void {
+    this.listenForSilence();
+    this.dispatch({ type: 'heard' });
+    this.dispatch(action);
+  }
+
+  private listenForSilence(): void {
+    clearTimeout(this.silence);
+    this.silence = setTimeout(() => {
+      this.dispatch({ type: 'silent' });
+      if (this.source?.readyState === EventSource.OPEN) this.connect();
+    }, SILENCE_MS);
+  }
+
+  /** A gate that opens by time is no event: the view is asked for again at that moment. */
+  private watchOpening(): void {
+    clearTimeout(this.opening);
+    const opensAt = this.state.view.nextOpening;
+    if (!opensAt || this.closed) return;
+    const wait = (Date.parse(opensAt) - this.clock.now()) / this.clock.speed();
+    this.opening = setTimeout(() => void this.refresh(), Math.min(Math.max(wait, 0) + AFTER_OPENING_MS, 2 ** 31 - 1));
+  }
+
+  private async refresh(): Promise<void> {
+    try {
+      const view = await answered(api.GET('/api/departures/{id}/view', { params: { path: { id: this.id } } }));
+      this.dispatch({ type: 'viewed', view });
+      this.watchOpening();
+    } catch {
+      this.opening = setTimeout(() => void this.refresh(), RETRY_MS);
+    }
+  }
+}

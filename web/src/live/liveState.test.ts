@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import type { DepartureView, LogEvent, Problem } from '../api/client';
+import { begin, reduce } from './liveState';
+
+const view = (seq: number, at = '2026-05-04T10:00:00Z') => ({ seq, at }) as DepartureView;
+const event = (seq: number) => ({ seq }) as LogEvent;
+
+describe('what a page knows of a live departure', () => {
+  it('keeps the newest view, whatever order views arrive in', () => {
+    const orders = [[3, 5, 4], [5, 3, 4], [4, 5, 3], [5, 4, 3]];
+    for (const order of orders) {
+      const end = order.reduce((state, seq) => reduce(state, { type: 'viewed', view: view(seq) }), begin(view(2)));
+      expect(end.view.seq).toBe(5);
+    }
+  });
+
+  it('takes a later time of the same events, and never an earlier one', () => {
+    const state = reduce(begin(view(2, '2026-05-04T10:00:00Z')), { type: 'viewed', view: view(2, '2026-05-04T10:00:09Z') });
+    expect(state.view.at).toBe('2026-05-04T10:00:09Z');
+    expect(reduce(state, { type: 'viewed', view: view(2, '2026-05-04T10:00:01Z') }).view.at).toBe('2026-05-04T10:00:09Z');
+  });
+
+  it('does not take an event twice after a reconnect', () => {
+    const state = [1, 2, 2, 1, 3].reduce((s, seq) => reduce(s, { type: 'logged', event: event(seq) }), begin(view(0)));
+    expect(state.events.map((e) => e.seq)).toEqual([1, 2, 3]);
+  });
+
+  it('shows a refusal until it is dismissed or something else is sent', () => {
+    const refused = reduce(reduce(begin(view(1)), { type: 'sent' }), { type: 'refused', problem: { detail: 'closed' } as Problem });
+    expect(refused).toMatchObject({ sending: false, problem: { detail: 'closed' } });
+    expect(reduce(refused, { type: 'dismissed' }).problem).toBeNull();
+    expect(reduce(refused, { type: 'sent' }).problem).toBeNull();
+  });
+
+  it('says that the link is lost after silence, and live again once heard', () => {
+    const lost = reduce(begin(view(1)), { type: 'silent' });
+    expect(lost.link).toBe('lost');
+    expect(reduce(lost, { type: 'heard' }).link).toBe('live');
+  });
+});

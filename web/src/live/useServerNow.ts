@@ -1,0 +1,24 @@
+import { useEffect, useState } from 'react';
+import { answered, api } from '../api/client';
+import { ServerClock } from './ServerClock';
+
+const TICK_MS = 250;
+
+/** The one server clock of this page. */
+export const serverClock = new ServerClock({
+  ask: () => answered(api.GET('/api/time')),
+  monotonic: () => performance.now(),
+});
+
+let synced: Promise<void> | null = null;
+
+/** The server's time in milliseconds, renewed four times a second. */
+export function useServerNow(): number {
+  const [now, setNow] = useState(() => serverClock.now());
+  useEffect(() => {
+    synced ??= serverClock.sync().catch(() => { synced = null; });
+    const timer = setInterval(() => setNow(serverClock.now()), TICK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}

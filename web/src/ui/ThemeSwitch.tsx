@@ -1,0 +1,19 @@
+import { THEMES, useTheme } from '../theme/useTheme';
+import styles from './ThemeSwitch.module.css';
+
+const LABELS = { day: 'Day', dusk: 'Dusk', night: 'Night' } as const;
+
+/** Day, dusk or night. */
+export function ThemeSwitch() {
+  const [theme, setTheme] = useTheme();
+  return (
+    <div role="radiogroup" aria-label="Light" className={styles.switch}>
+      {THEMES.map((name) => (
+        <label key={name} className={styles.choice} data-chosen={name === theme || undefined}>
+          <input type="radio" name="theme" className={styles.radio} checked={name === theme} onChange={() => setTheme(name)} />
+          {LABELS[name]}
+        </label>
+      ))}
+    </div>
+  );
+}
