@@ -7,7 +7,7 @@ import { Colleague } from './Colleague';
 import { useDeparture } from './departureContext';
 import { playTone } from './useSound';
 
-const OPEN_ONES_SHOWN = 4;
+const OPEN_ONES_SHOWN = 2;
 
 /** Every running clock, soonest first, with what it releases; then those that have run out; then the other person. */
 export function ClocksRail() {

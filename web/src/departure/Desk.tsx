@@ -24,7 +24,12 @@ export function Desk() {
   const navigate = useNavigate();
   const [sheet, setSheet] = useState<Sheet>(null);
   const work = works.find((candidate) => candidate.text.id === procedure) ?? procedureToGoOnWith(works, mine?.seat ?? null);
-  const go = (id: string) => { setSheet(null); void navigate(`/departures/${page.id}/${id}`); };
+  const [visit, setVisit] = useState(0);
+  const go = (id: string) => {
+    setSheet(null);
+    setVisit(visit + 1);
+    void navigate(`/departures/${page.id}/${id}`);
+  };
   useDeskKeys({ works, sheet, open: setSheet, go, today: () => void navigate('/') });
 
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
@@ -37,7 +42,7 @@ export function Desk() {
       <nav className={styles.thread} aria-label="Preparation"><Thread selected={record ? null : (work?.text.id ?? null)} go={go} /></nav>
       <main className={styles.desk} aria-label="Desk">
         {record ? <RecordDesk /> : !mine || sheet === 'seats' ? <SeatDesk close={close} /> : work && (
-          <ProcedureDesk key={work.text.id} work={work} go={go} idle={sheet !== null} ready={ready} />
+          <ProcedureDesk key={`${work.text.id} ${visit}`} work={work} go={go} idle={sheet !== null} ready={ready} />
         )}
       </main>
       <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks"><ClocksRail /></aside>

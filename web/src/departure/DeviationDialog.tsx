@@ -1,5 +1,6 @@
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { DeskDialog } from './DeskDialog';
 import { useDeparture, type WorkLine } from './departureContext';
 import { ReasonForm } from './ReasonForm';
 
@@ -17,7 +18,7 @@ export function DeviationDialog({ line, opened, close, done }: { line: WorkLine;
     void live.ask({ ask: 'DEVIATE', line: line.text.ref, reason: why, overrides }).then((accepted) => { if (accepted) done(); });
   };
   return (
-    <Modal opened={opened} onClose={leave} title={`Deviation: ${line.text.label}`} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <DeskDialog opened={opened} close={leave} title={`Deviation: ${line.text.label}`}>
       {reason !== null && guards ? (
         <>
           <p><b>⚠ Going on now can harm {guards}.</b></p>
@@ -29,6 +30,6 @@ export function DeviationDialog({ line, opened, close, done }: { line: WorkLine;
         <ReasonForm presets={REASONS} label="Why it is not done as written" submitLabel={guards ? 'Next: the gate' : 'Record the deviation'}
           submit={(why) => (guards ? setReason(why) : send(why))} />
       )}
-    </Modal>
+    </DeskDialog>
   );
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core';
+import { DeskDialog } from './DeskDialog';
 import { useDeparture, type Work } from './departureContext';
 import { ReasonForm } from './ReasonForm';
 
@@ -8,9 +8,9 @@ const REASONS = ['Fueller', 'Cabin crew', 'Ground crew', 'Clearance', 'Load shee
 export function HoldDialog({ work, at, opened, close }: { work: Work; at: string | undefined; opened: boolean; close: () => void }) {
   const { live } = useDeparture();
   return (
-    <Modal opened={opened} onClose={close} title={`Hold: ${work.text.title}`} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <DeskDialog opened={opened} close={close} title={`Hold: ${work.text.title}`}>
       <ReasonForm presets={REASONS} label="What it waits for" submitLabel="Hold"
         submit={(reason) => { close(); void live.ask({ ask: 'HOLD', procedure: work.text.id, reason, line: at }); }} />
-    </Modal>
+    </DeskDialog>
   );
 }

@@ -1,7 +1,8 @@
-import { Button, Modal, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import { serverClock } from '../live/useServerNow';
 import { parsed } from '../ui/number';
+import { DeskDialog } from './DeskDialog';
 import { useDeparture, type WorkLine } from './departureContext';
 import styles from './ReasonForm.module.css';
 
@@ -27,12 +28,12 @@ export function LateDialog({ line, opened, close }: { line: WorkLine; opened: bo
       : { ask: confirms ? 'CONFIRM' : 'ANSWER', line: line.text.ref, doneAt });
   };
   return (
-    <Modal opened={opened} onClose={close} title={`Done earlier: ${line.text.label}`} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <DeskDialog opened={opened} close={close} title={`Done earlier: ${line.text.label}`}>
       <form onSubmit={send} className={styles.form}>
         {measure && <TextInput label={`Reading, ${measure.unit}`} inputMode="decimal" value={value} onChange={(event) => setValue(event.currentTarget.value)} />}
         <TextInput label="Minutes ago" inputMode="decimal" data-autofocus value={minutes} onChange={(event) => setMinutes(event.currentTarget.value)} />
         <Button type="submit" variant="filled" disabled={!complete}>Record with its own time</Button>
       </form>
-    </Modal>
+    </DeskDialog>
   );
 }

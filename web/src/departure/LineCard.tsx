@@ -30,7 +30,7 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
   const complete = isComplete(line);
   return (
     <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
-      <p className={styles.where}>{[complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open', zone].filter(Boolean).join(', ')}</p>
+      <p className={styles.where}>{[complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open', zone && zone.charAt(0).toLowerCase() + zone.slice(1)].filter(Boolean).join(', ')}</p>
       <h2 className={styles.label}>{text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}{text.label}</h2>
       <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
@@ -52,7 +52,7 @@ function Controls({ line, complete, answer, typing, open }: {
   const touched = line.view.state !== 'OPEN';
   return (
     <div className={styles.controls}>
-      {!complete && !line.view.gate && <MainButton line={line} answer={answer} typing={typing} sending={state.sending} />}
+      {!complete && !line.view.gate && <MainButton key={line.text.ref} line={line} answer={answer} typing={typing} sending={state.sending} />}
       {!complete && <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>Deviation</Button>}
       {!complete && <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>Hold</Button>}
       {!complete && !line.view.gate && <Button onClick={() => open('late')} rightSection={<Key name="L" />}>Done earlier</Button>}

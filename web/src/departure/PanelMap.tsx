@@ -15,6 +15,7 @@ export function PanelMap({ map, lines, place }: { map: Map; lines: WorkLine[]; p
       <figcaption className="small">{map.title}</figcaption>
       <svg viewBox={`0 0 ${map.width} ${map.height}`} className={styles.map} aria-hidden="true">
         {map.zones.map((zone) => <path key={zone.id} d={zone.outline} className={styles.zone} data-now={zone.id === lit || undefined} />)}
+        {map.zones.map((zone) => zone.tag && <text key={zone.id} x={zone.x} y={zone.y - 13} className={styles.tag}>{zone.tag}</text>)}
         <path d={path(0, here + 1)} className={styles.behind} />
         <path d={path(here, points.length)} className={styles.ahead} />
         {points.map((zone, index) => (

@@ -31,10 +31,12 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   const [dialog, setDialog] = useState<Dialog>(null);
   const [typing, setTyping] = useState('');
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), []);
 
   const place = Math.min(cursor ?? placeOfNext(work), work.lines.length - 1);
   const line = work.lines[place];
+  // After a visit, a closed dialog, or a line whose button is gone, the desk's keys must reach the desk.
+  useEffect(() => { if (dialog === null && !idle) heading.current?.focus({ preventScroll: true }); }, [dialog, idle]);
+  useEffect(() => { if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true }); }, [line]);
   const elsewhere = procedureToGoOnWith(works.filter((other) => other !== work), mine?.seat ?? null);
   const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
   const answering = useAnswering(line, () => { setCursor(null); setTyping(''); });

@@ -48,8 +48,7 @@ function knotOf(work: Work, selected: string | null, working: string | null): Kn
   if (work.view.state === 'DONE') return 'done';
   if (work.view.held) return 'held';
   if (work.text.id === selected || work.lines.some((line) => line.text.ref === working)) return 'now';
-  if (work.view.state === 'WAITING') return 'waiting';
-  return work.view.done > 0 ? 'waiting' : 'open';
+  return work.view.opensAt || work.view.done > 0 ? 'waiting' : 'open';
 }
 
 function detail(work: Work, now: number): string {

@@ -64,7 +64,8 @@ public final class Viewing {
     private ProcedureView procedure(Procedure procedure) {
         List<LineView> lines = procedure.lines().stream().map(line -> line(procedure.ref(line), line)).toList();
         int done = (int) lines.stream().filter(Viewing::complete).count();
-        LineRef next = lines.stream().filter(line -> !complete(line) && line.gate() == null).map(LineView::ref).findFirst().orElse(null);
+        LineRef next = lines.stream().filter(line -> !complete(line)).filter(line -> procedure.inOrder() || line.gate() == null).findFirst()
+                .filter(line -> line.gate() == null).map(LineView::ref).orElse(null);
         Instant opensAt = lines.stream().filter(line -> !complete(line) && line.gate() != null).findFirst()
                 .map(line -> line.gate().opensAt()).orElse(null);
         Held held = departure.holds().get(procedure.id());

@@ -12,11 +12,12 @@ import org.jspecify.annotations.Nullable;
  * @param seat whose work it is; null when it is both pilots' work
  * @param strand which of the two strands of the thread it lies on; 2 runs beside what stands before it
  * @param how one line on how it is worked ("silent, from memory; the before-start checklist verifies it")
+ * @param inOrder whether a line that waits holds up those behind it; otherwise they are offered meanwhile
  * @param map id of its panel map; null when it has none
  * @param lines in working order, at least one
  */
 public record Procedure(
-        String id, String title, Style style, @Nullable Seat seat, int strand, String how, @Nullable String map, List<Line> lines) {
+        String id, String title, Style style, @Nullable Seat seat, int strand, String how, boolean inOrder, @Nullable String map, List<Line> lines) {
 
     /** How a procedure is worked. */
     public enum Style { FLOW, CHECKLIST, READ_AND_DO }

@@ -48,7 +48,7 @@ final class PackLines {
 
     static PanelMap map(String id, JsonNode node) {
         List<PanelMap.Zone> zones = node.path("zones").values().stream()
-                .map(zone -> new PanelMap.Zone(text(zone, "id"), text(zone, "label"), text(zone, "outline"),
+                .map(zone -> new PanelMap.Zone(text(zone, "id"), text(zone, "label"), optional(zone, "tag"), text(zone, "outline"),
                         zone.path("at").path(0).doubleValue(), zone.path("at").path(1).doubleValue()))
                 .toList();
         return new PanelMap(id, text(node, "title"), node.path("width").intValue(), node.path("height").intValue(), zones);
@@ -65,7 +65,8 @@ final class PackLines {
         List<Line> lines = node.path("lines").values().stream().map(line -> line(line, sheet)).toList();
         return new Procedure(text(node, "id"), text(node, "title"), style,
                 seat == null ? null : seat.equals("left") ? Seat.LEFT : Seat.RIGHT,
-                node.path("strand").intValue(1), text(node, "how"), optional(node, "map"), lines);
+                node.path("strand").intValue(1), text(node, "how"),
+                node.path("inOrder").booleanValue(style != Procedure.Style.FLOW), optional(node, "map"), lines);
     }
 
     private static Line line(JsonNode node, TypeSheet sheet) {

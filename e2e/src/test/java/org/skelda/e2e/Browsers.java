@@ -1,0 +1,46 @@
+package org.skelda.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's headless Chromium; each person gets a browser of their own. Errors on any page fail the test that ends. */
+final class Browsers implements AutoCloseable {
+    private static final double PATIENCE_MS = 15_000;
+
+    private final Playwright playwright = Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                    "--disable-component-update", "--disable-sync")));
+    private final List<String> errors = new ArrayList<>();
+
+    /** A new browser profile with one page of this size. */
+    Page page(int width, int height) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        context.setDefaultTimeout(PATIENCE_MS);
+        return watched(context.newPage());
+    }
+
+    Page watched(Page page) {
+        page.onPageError(errors::add);
+        return page;
+    }
+
+    /** Script errors of all pages so far. */
+    List<String> errors() {
+        return errors;
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

@@ -1,0 +1,33 @@
+package org.skelda.e2e;
+
+import java.util.List;
+
+/** Two people who work a departure together, each at an own browser, by keyboard. */
+final class Crew {
+    private static final int MANY_STEPS = 400;
+
+    private Crew() {}
+
+    /** Works a procedure to its end; the desks are tried in turn, so that a challenge is answered by one and confirmed by the other. */
+    static void work(String procedure, DeskOfDeparture... desks) {
+        for (DeskOfDeparture desk : desks) {
+            desk.go(procedure);
+        }
+        for (int step = 0; step < MANY_STEPS; step++) {
+            if (List.of(desks).stream().allMatch(desk -> desk.cardText().contains(procedure + " is complete"))) {
+                return;
+            }
+            boolean answered = false;
+            for (DeskOfDeparture desk : desks) {
+                if (!answered && desk.canAnswer()) {
+                    desk.answerByKey();
+                    answered = true;
+                }
+            }
+            if (!answered) {
+                TestServer.pause(100);
+            }
+        }
+        throw new AssertionError(procedure + " does not end; the desk shows: " + desks[0].cardText());
+    }
+}

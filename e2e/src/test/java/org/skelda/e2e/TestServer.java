@@ -1,0 +1,114 @@
+package org.skelda.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The shipped server as a process of its own, on loopback, with a fresh data folder; it can be killed and started again. */
+final class TestServer implements AutoCloseable {
+    private static final Duration STARTS_WITHIN = Duration.ofSeconds(90);
+    private static final HttpClient HTTP = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(1)).build();
+
+    private final Path layout = Path.of(System.getProperty("skelda.server", "../build/server"));
+    private final Path data;
+    private final int port;
+    private final double speed;
+    private Process process;
+
+    private TestServer(double speed) {
+        this.speed = speed;
+        try {
+            data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath();
+            try (ServerSocket free = new ServerSocket(0)) {
+                port = free.getLocalPort();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @param speed of the server's clock against life */
+    static TestServer start(double speed) {
+        TestServer server = new TestServer(speed);
+        server.start();
+        return server;
+    }
+
+    void start() {
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:AOTMode=auto", "-XX:AOTCache=" + layout.resolve("app.aot"), "-Xmx512m", "-jar", layout.resolve("app.jar").toString(),
+                "--skelda.data=" + data, "--skelda.demo=true", "--server.port=" + port, "--skelda.clock.speed=" + speed));
+        try {
+            process = new ProcessBuilder(command).redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(data.resolve("server.log").toFile())).start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        waitUntilUp();
+    }
+
+    private void waitUntilUp() {
+        long deadline = System.nanoTime() + STARTS_WITHIN.toNanos();
+        while (System.nanoTime() < deadline && process.isAlive()) {
+            try {
+                HttpResponse<String> health = HTTP.send(HttpRequest.newBuilder(URI.create(address() + "/actuator/health")).build(),
+                        HttpResponse.BodyHandlers.ofString());
+                if (health.statusCode() == 200) {
+                    return;
+                }
+            } catch (IOException _) {
+                // Not up yet.
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+            pause(100);
+        }
+        throw new IllegalStateException("the server did not start; see " + data.resolve("server.log"));
+    }
+
+    /** Ends the process at once, as a power cut would: SIGKILL. */
+    void kill() {
+        process.destroyForcibly();
+        try {
+            if (!process.waitFor(20, TimeUnit.SECONDS)) {
+                throw new IllegalStateException("the server did not die");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    Path data() {
+        return data;
+    }
+
+    static void pause(long millis) {
+        try {
+            Thread.sleep(millis);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        if (process.isAlive()) {
+            kill();
+        }
+    }
+}
