@@ -1,0 +1,211 @@
+package org.skelda.core.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.skelda.core.departure.TestLog.CAPTAIN;
+import static org.skelda.core.departure.TestLog.OFFICER;
+import static org.skelda.core.departure.TestLog.STRANGER;
+import static org.skelda.core.departure.TestPlans.ref;
+
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.skelda.core.measure.Judgement;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** Single decisions, each as a crew would meet it. */
+class DecidingTest {
+    private final TestLog log = TestLog.seated();
+
+    private void power() {
+        log.accept(CAPTAIN, new Ask.AnswerLine(ref("power/radar")));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
+        log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24.1, "V"));
+    }
+
+    private void apuRunning() {
+        power();
+        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.MASTER));
+        log.pass(Duration.ofSeconds(8));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.DOOR_OPEN));
+    }
+
+    @Test
+    void whoHoldsNoSeatAnswersNothing() {
+        assertThat(log.refuse(STRANGER, new Ask.AnswerLine(TestPlans.WALK))).isEqualTo(new Refusal.NotSeated());
+    }
+
+    @Test
+    void aHeldSeatIsTakenOnlyWithAReasonAndSaysFromWhom() {
+        assertThat(log.refuse(STRANGER, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, " "))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.accept(STRANGER, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, "crew change")))
+                .containsExactly(new Event.SeatTaken(Seat.LEFT, Role.FLYING, STRANGER, CAPTAIN, "crew change"));
+    }
+
+    @Test
+    void twoSeatsDoNotHaveTheSameRoleAndOnePersonDoesNotHaveTwoSeats() {
+        log.accept(OFFICER, new Ask.ReleaseSeat(Seat.RIGHT));
+        assertThat(log.refuse(STRANGER, new Ask.TakeSeat(Seat.RIGHT, Role.FLYING, null))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null))).isEqualTo(new Refusal.AlreadySeated(Seat.LEFT, CAPTAIN));
+    }
+
+    @Test
+    void aSeatIsHandedOverByItsHolderWithItsRole() {
+        assertThat(log.refuse(OFFICER, new Ask.HandOverSeat(Seat.LEFT, STRANGER))).isEqualTo(new Refusal.NotYourSeat(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, new Ask.HandOverSeat(Seat.LEFT, OFFICER))).isEqualTo(new Refusal.AlreadySeated(Seat.RIGHT, OFFICER));
+        log.accept(CAPTAIN, new Ask.HandOverSeat(Seat.LEFT, STRANGER));
+        assertThat(log.state().seats()).containsEntry(Seat.LEFT, new Seated(STRANGER, Role.FLYING));
+    }
+
+    @Test
+    void readingsAreJudgedAndOneOutsideLeavesTheLineOpen() {
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
+        List<Event> low = log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 22.9, "V"));
+        assertThat(low).singleElement().isEqualTo(new Event.LineMeasured(TestPlans.VOLTS, 22.9, "V",
+                new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table")));
+        assertThat(log.state().complete(TestPlans.VOLTS)).isFalse();
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")))).isInstanceOf(Refusal.GateClosed.class);
+        log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24.1, "V"));
+        assertThat(log.state().complete(TestPlans.VOLTS)).isTrue();
+    }
+
+    @Test
+    void impossibleValuesOtherUnitsAndWrongKindsAreRefused() {
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
+        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 400, "V")))
+                .isInstanceOfSatisfying(Refusal.ImpossibleValue.class, e -> assertThat(e.max()).isEqualTo(40));
+        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24, "A"))).isEqualTo(new Refusal.UnknownUnit("A", "V"));
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.VOLTS))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.WALK, 24, "V"))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, new Ask.ConfirmLine(TestPlans.WALK))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(ref("no/such")))).isEqualTo(new Refusal.UnknownLine("no/such"));
+    }
+
+    @Test
+    void aClockGateOpensAtItsMomentAndNotBefore() {
+        apuRunning();
+        log.pass(Duration.ofMillis(74_999));
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED))).isInstanceOfSatisfying(Refusal.GateClosed.class,
+                e -> assertThat(e.gate().opensAt()).contains(log.now().plusMillis(1)));
+        log.pass(Duration.ofMillis(1));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED));
+    }
+
+    @Test
+    void aLateEntryIsJudgedAtTheTimeItWasDone() {
+        apuRunning();
+        log.pass(Duration.ofSeconds(200));
+        Command early = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(130), new Ask.AnswerLine(TestPlans.BLEED));
+        assertThat(log.submit(CAPTAIN, early)).isInstanceOf(Decision.Refused.class);
+        Command late = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(100), new Ask.AnswerLine(TestPlans.BLEED));
+        assertThat(log.submit(CAPTAIN, late)).isInstanceOf(Decision.Accepted.class);
+        assertThat(log.state().line(TestPlans.BLEED).answered().doneAt()).isEqualTo(log.now().minusSeconds(100));
+    }
+
+    @Test
+    void aTimeInTheFutureIsRefused() {
+        Command future = new Command(log.nextId(), log.state().seq(), log.now().plusMillis(1), new Ask.AnswerLine(TestPlans.WALK));
+        assertThat(log.submit(CAPTAIN, future)).isEqualTo(new Decision.Refused(
+                new Refusal.ImpossibleTime(log.now().plusMillis(1), TestLog.BEGIN.minus(Duration.ofMinutes(80)), log.now())));
+    }
+
+    @Test
+    void aLateAnswerStartsItsClockAtTheTimeItWasDone() {
+        power();
+        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")));
+        log.pass(Duration.ofSeconds(60));
+        log.submit(CAPTAIN, new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(5), new Ask.AnswerLine(TestPlans.MASTER)));
+        assertThat(log.state().clocks().get("door").opensAt()).isEqualTo(log.now().plusSeconds(3));
+    }
+
+    @Test
+    void aGuardedGateIsPassedOnlyByNameAndADeviationStartsNoClock() {
+        LineRef allowed = ref("apu/allowed");
+        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", null))).isEqualTo(new Refusal.OverrideNeeded(allowed, "the APU"));
+        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", "another"))).isInstanceOf(Refusal.OverrideNeeded.class);
+        assertThat(log.accept(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", "allowed")))
+                .containsExactly(new Event.DeviationRecorded(allowed, "ferry flight", "allowed"));
+        log.accept(CAPTAIN, new Ask.Deviate(TestPlans.MASTER, "unserviceable", null));
+        assertThat(log.state().clocks()).isEmpty();
+        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(TestPlans.WALK, "  ", null))).isInstanceOf(Refusal.ReasonMissing.class);
+    }
+
+    @Test
+    void aChallengeNeedsTheResponseOfOneAndTheConfirmationOfTheOther() {
+        everythingBeforeTheChecklist();
+        assertThat(log.refuse(OFFICER, new Ask.ConfirmLine(TestPlans.CHALLENGE))).isInstanceOf(Refusal.NothingThere.class);
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.CHALLENGE));
+        assertThat(log.state().complete(TestPlans.CHALLENGE)).isFalse();
+        assertThat(log.refuse(CAPTAIN, new Ask.ConfirmLine(TestPlans.CHALLENGE))).isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
+        assertThat(log.refuse(OFFICER, new Ask.AnswerLine(TestPlans.BELOW))).as("below the line").isInstanceOf(Refusal.GateClosed.class);
+        log.accept(OFFICER, new Ask.ConfirmLine(TestPlans.CHALLENGE));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.SPLIT));
+        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.BELOW));
+    }
+
+    private void everythingBeforeTheChecklist() {
+        apuRunning();
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.ALIGN));
+        log.pass(Duration.ofMinutes(13));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED));
+        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/navigation")));
+        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
+        log.accept(OFFICER, new Ask.AnswerLine(ref("walk/tail")));
+        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.READY));
+    }
+
+    @Test
+    void anothersAnswerIsTakenBackOnlyWithAReason() {
+        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
+        assertThat(log.refuse(CAPTAIN, new Ask.Undo(TestPlans.WALK, null))).isInstanceOf(Refusal.ReasonMissing.class);
+        log.accept(CAPTAIN, new Ask.Undo(TestPlans.WALK, "cover still on"));
+        assertThat(log.refuse(CAPTAIN, new Ask.Undo(TestPlans.WALK, "again"))).isInstanceOf(Refusal.NothingThere.class);
+    }
+
+    @Test
+    void takingBackCancelsTheClockAndReopensWhatItHadGated() {
+        everythingBeforeTheChecklist();
+        List<Event> events = log.accept(CAPTAIN, new Ask.Undo(TestPlans.DOOR_OPEN, null));
+        assertThat(events).first().isInstanceOfSatisfying(Event.Undone.class,
+                undone -> assertThat(undone.reopened()).contains(TestPlans.BLEED, TestPlans.READY).doesNotContain(TestPlans.WALK, TestPlans.ALIGN));
+        assertThat(events).contains(new Event.ClockCancelled("bleed", TestPlans.DOOR_OPEN));
+        assertThat(log.state().clocks()).doesNotContainKey("bleed").containsKeys("door", "alignment");
+    }
+
+    @Test
+    void anAnswerToWhatSomeoneElseHasJustChangedIsAConflict() {
+        long seen = log.state().seq();
+        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
+        Command stale = new Command(log.nextId(), seen, null, new Ask.AnswerLine(TestPlans.WALK));
+        assertThat(log.submit(CAPTAIN, stale)).isEqualTo(new Decision.Refused(new Refusal.Conflict("line:walk/nose", seen + 1)));
+        Command other = new Command(log.nextId(), seen, null, new Ask.AnswerLine(ref("walk/tail")));
+        assertThat(log.submit(CAPTAIN, other)).as("another subject is no conflict").isInstanceOf(Decision.Accepted.class);
+    }
+
+    @Test
+    void answeringALineOfAHeldProcedureComesBackToIt() {
+        log.accept(CAPTAIN, new Ask.Hold("walk", "fueller", TestPlans.WALK));
+        assertThat(Viewing.view(log.state(), log.now().plusSeconds(90)).procedures().get(2).heldFor()).isEqualTo(Duration.ofSeconds(90));
+        assertThat(log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK)))
+                .containsExactly(new Event.ProcedureResumed("walk"), new Event.LineAnswered(TestPlans.WALK));
+    }
+
+    @Test
+    void aClosedDepartureTakesNothingAndASignedOneOnlyAmendments() {
+        assertThat(log.refuse(CAPTAIN, new Ask.Sign())).isInstanceOf(Refusal.NotReadyToSign.class);
+        assertThat(log.refuse(CAPTAIN, new Ask.Amend("note"))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
+        log.accept(CAPTAIN, new Ask.Abandon("aircraft change"));
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.WALK))).isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
+    }
+
+    @Test
+    void whereTheUnitsDoNotAlignTheLineThatStartsThemSaysSo() {
+        TestLog polar = new TestLog(TestPlans.small(), 79);
+        polar.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
+        polar.accept(CAPTAIN, new Ask.Deviate(ref("apu/allowed"), "trial", "allowed"));
+        assertThat(polar.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.ALIGN))).isInstanceOfSatisfying(Refusal.ImpossibleValue.class,
+                e -> assertThat(e.todo()).contains("polar procedure"));
+    }
+}

@@ -1,0 +1,202 @@
+package org.skelda.core.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.skelda.core.departure.TestLog.CAPTAIN;
+import static org.skelda.core.departure.TestLog.OFFICER;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.LongStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** What holds for every log that two crews' legal and illegal commands can make. */
+class DeparturePropertiesTest {
+    private static final int STEPS = 160;
+
+    static LongStream seeds() {
+        return LongStream.range(0, 120);
+    }
+
+    private static TestLog randomLog(long seed) {
+        TestLog log = TestLog.seated();
+        RandomCrew crew = new RandomCrew(seed, log.state());
+        for (int i = 0; i < STEPS; i++) {
+            crew.step(log);
+        }
+        return log;
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void replayOfTheLogGivesTheSameState(long seed) {
+        TestLog log = randomLog(seed);
+        assertThat(log.replayed()).isEqualTo(log.state());
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void twoDevicesThatReadTheLogInTheirOwnPortionsEndInItsOneState(long seed) {
+        TestLog log = randomLog(seed);
+        SplittableRandom random = new SplittableRandom(seed);
+        for (int device = 0; device < 2; device++) {
+            Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
+            while (read.seq() < log.state().seq()) {
+                long until = Math.min(log.state().seq(), read.seq() + random.nextInt(1, 9));
+                for (LogEntry entry : log.entries().subList((int) read.seq(), (int) until)) {
+                    read = read.apply(entry);
+                }
+            }
+            assertThat(read).isEqualTo(log.state());
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void repeatOfACommandChangesNothing(long seed) {
+        TestLog log = randomLog(seed);
+        Departure before = log.state();
+        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
+            Decision again = log.submit(entry.actor(), new Command(entry.commandId(), 0, null, new Ask.SwapRoles()));
+            assertThat(again).isEqualTo(new Decision.Repeated());
+        }
+        assertThat(log.state()).isSameAs(before);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void isNeverSignedWithAnOpenLineAndNothingButAmendmentsFollowsASignature(long seed) {
+        TestLog log = randomLog(seed);
+        finish(log);
+        Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
+        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
+            if (read.lifecycle() == Lifecycle.SIGNED) {
+                assertThat(entry.event()).isInstanceOf(Event.Amended.class);
+            }
+            if (entry.event() instanceof Event.Signed) {
+                assertThat(read.openLines()).isEmpty();
+            }
+            read = read.apply(entry);
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void isNeverStuck(long seed) {
+        TestLog log = randomLog(seed);
+        finish(log);
+        assertThat(log.state().lifecycle()).isIn(Lifecycle.SIGNED, Lifecycle.ABANDONED);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void everyAnsweredLineWasAnsweredThroughAnOpenGate(long seed) {
+        TestLog log = randomLog(seed);
+        Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
+        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
+            LineRef answered = switch (entry.event()) {
+                case Event.LineAnswered e -> e.line();
+                case Event.LineMeasured e -> e.line();
+                default -> null;
+            };
+            if (answered != null) {
+                assertThat(GateState.of(read, answered, entry.happenedAt()).open()).as("gate of %s at %s", answered, entry.seq()).isTrue();
+            }
+            read = read.apply(entry);
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void timeNeverRunsBackInALog(long seed) {
+        List<LogEntry> entries = randomLog(seed).entries();
+        for (int i = 1; i < entries.size(); i++) {
+            assertThat(entries.get(i).at()).isAfterOrEqualTo(entries.get(i - 1).at());
+            assertThat(entries.get(i).happenedAt()).isBeforeOrEqualTo(entries.get(i).at());
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void clocksAndGatesDependOnTheGivenTimeAlone(long seed) {
+        TestLog log = randomLog(seed);
+        SplittableRandom random = new SplittableRandom(seed);
+        List<Instant> times = new ArrayList<>(LongStream.range(0, 12)
+                .mapToObj(_ -> log.now().plusSeconds(random.nextInt(2000))).sorted().toList());
+        List<DepartureView> inOrder = times.stream().map(at -> Viewing.view(log.state(), at)).toList();
+        List<DepartureView> backwards = times.reversed().stream().map(at -> Viewing.view(log.state(), at)).toList().reversed();
+        assertThat(backwards).isEqualTo(inOrder);
+        for (DepartureView view : inOrder) {
+            view.clocks().forEach(clock -> assertThat(clock.elapsed()).isEqualTo(!view.at().isBefore(clock.opensAt())));
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void theViewOffersOnlyWhatCanBeAnswered(long seed) {
+        TestLog log = randomLog(seed);
+        DepartureView view = Viewing.view(log.state(), log.now());
+        for (DepartureView.ProcedureView procedure : view.procedures()) {
+            if (procedure.next() != null) {
+                assertThat(log.state().complete(procedure.next())).isFalse();
+                assertThat(GateState.of(log.state(), procedure.next(), log.now()).open()).isTrue();
+            }
+            assertThat(procedure.done() == procedure.total()).isEqualTo(procedure.state() == DepartureView.ProcedureState.DONE);
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void takingAnAnswerBackAtOnceRestoresLinesAndClocks(long seed) {
+        TestLog log = randomLog(seed);
+        if (log.state().lifecycle().closed() || log.state().seatOf(CAPTAIN).isEmpty()) {
+            return;
+        }
+        for (LineRef ref : log.state().openLines()) {
+            Departure before = log.state();
+            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure ? new Ask.MeasureLine(ref, 24, "V") : new Ask.AnswerLine(ref);
+            if (before.line(ref).newestBy() == null && log.ask(CAPTAIN, ask) instanceof Decision.Accepted) {
+                log.accept(CAPTAIN, new Ask.Undo(ref, null));
+                assertThat(log.state().lines()).isEqualTo(before.lines());
+                assertThat(log.state().clocks()).isEqualTo(before.clocks());
+                assertThat(log.state().lifecycle()).isEqualTo(before.lifecycle());
+            }
+        }
+    }
+
+    /** Goes on to a signature by legal steps alone, from wherever the log stands. */
+    private static void finish(TestLog log) {
+        seat(log, CAPTAIN, Seat.LEFT);
+        seat(log, OFFICER, Seat.RIGHT);
+        for (int round = 0; round < 40 && !log.state().lifecycle().closed(); round++) {
+            log.pass(Duration.ofMinutes(20));
+            for (LineRef ref : log.state().openLines()) {
+                log.ask(CAPTAIN, log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
+                        ? new Ask.MeasureLine(ref, 24, "V") : new Ask.AnswerLine(ref));
+                log.ask(CAPTAIN, new Ask.ConfirmLine(ref));
+                log.ask(OFFICER, new Ask.ConfirmLine(ref));
+                if (round > 5) {
+                    log.ask(CAPTAIN, new Ask.Deviate(ref, "not possible today", ref.line()));
+                }
+            }
+            if (round > 6 && log.state().lifecycle() == Lifecycle.WORKING && log.state().openLines().isEmpty()) {
+                log.ask(CAPTAIN, new Ask.Undo(TestPlans.LEAVE, "for the record"));
+            }
+            log.ask(CAPTAIN, new Ask.Sign());
+        }
+    }
+
+    private static void seat(TestLog log, Person person, Seat seat) {
+        log.state().seatOf(person).ifPresent(held -> log.ask(person, new Ask.ReleaseSeat(held)));
+        Seated other = log.state().seats().get(seat.other());
+        Role role = other == null ? Role.FLYING : other.role().other();
+        log.ask(person, new Ask.TakeSeat(seat, role, "to finish"));
+    }
+}

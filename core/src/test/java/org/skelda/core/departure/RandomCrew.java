@@ -1,0 +1,85 @@
+package org.skelda.core.departure;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** Makes legal and illegal commands of two people and a stranger, some of them stale, late or repeated. */
+final class RandomCrew {
+    private final SplittableRandom random;
+    private final List<LineRef> lines;
+    private final List<String> procedures;
+    private final List<Command> sent = new ArrayList<>();
+
+    RandomCrew(long seed, Departure departure) {
+        random = new SplittableRandom(seed);
+        lines = new ArrayList<>(departure.plan().lines().keySet());
+        lines.add(LineRef.parse("nowhere/nothing"));
+        procedures = departure.plan().procedures().stream().map(p -> p.id()).toList();
+    }
+
+    /** One step: perhaps time passes, then someone asks for something. */
+    void step(TestLog log) {
+        if (random.nextInt(3) == 0) {
+            log.pass(Duration.ofSeconds(random.nextInt(1, 120)));
+        }
+        Command command = !sent.isEmpty() && random.nextInt(12) == 0 ? sent.get(random.nextInt(sent.size())) : command(log);
+        sent.add(command);
+        log.submit(person(), command);
+    }
+
+    private Command command(TestLog log) {
+        long seq = log.state().seq();
+        long seen = random.nextInt(5) == 0 ? Math.max(0, seq - random.nextInt(6)) : seq;
+        var doneAt = random.nextInt(6) == 0 ? log.now().minusSeconds(random.nextInt(-20, 300)) : null;
+        return new Command(log.nextId(), seen, doneAt, ask(log));
+    }
+
+    private Person person() {
+        int one = random.nextInt(20);
+        return one == 0 ? TestLog.STRANGER : one % 2 == 0 ? TestLog.CAPTAIN : TestLog.OFFICER;
+    }
+
+    private Ask ask(TestLog log) {
+        LineRef line = random.nextInt(3) == 0 ? lines.get(random.nextInt(lines.size())) : openOr(log);
+        return switch (random.nextInt(24)) {
+            case 0 -> new Ask.TakeSeat(seat(), role(), random.nextBoolean() ? null : "crew change");
+            case 1 -> random.nextInt(3) == 0 ? new Ask.ReleaseSeat(seat()) : new Ask.SwapRoles();
+            case 2 -> new Ask.HandOverSeat(seat(), person());
+            case 3 -> new Ask.Hold(procedures.get(random.nextInt(procedures.size())), random.nextInt(5) == 0 ? " " : "fueller", line);
+            case 4 -> new Ask.Resume(procedures.get(random.nextInt(procedures.size())));
+            case 5, 6 -> new Ask.Undo(line, random.nextBoolean() ? "slip" : null);
+            case 7 -> new Ask.Deviate(line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null);
+            case 8 -> new Ask.Sign();
+            case 9 -> new Ask.Amend("note");
+            case 10, 11 -> new Ask.ConfirmLine(line);
+            default -> fitting(log, line);
+        };
+    }
+
+    private LineRef openOr(TestLog log) {
+        List<LineRef> open = log.state().openLines();
+        return open.isEmpty() ? lines.get(random.nextInt(lines.size())) : open.get(random.nextInt(Math.min(4, open.size())));
+    }
+
+    private Ask fitting(TestLog log, LineRef ref) {
+        boolean measured = log.state().plan().line(ref).filter(line -> line instanceof Line.Measure).isPresent();
+        if (measured != (random.nextInt(10) == 0)) {
+            return new Ask.MeasureLine(ref, random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26), random.nextInt(12) == 0 ? "A" : "V");
+        }
+        return new Ask.AnswerLine(ref);
+    }
+
+    private Seat seat() {
+        return random.nextBoolean() ? Seat.LEFT : Seat.RIGHT;
+    }
+
+    private Role role() {
+        return random.nextBoolean() ? Role.FLYING : Role.MONITORING;
+    }
+}

@@ -1,0 +1,102 @@
+package org.skelda.core.departure;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.skelda.core.procedure.Plan;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+
+/** A log kept in memory, as the server keeps its own: commands in, decided, appended. */
+public final class TestLog {
+    public static final Instant BEGIN = Instant.parse("2026-05-04T09:30:00Z");
+    public static final Person CAPTAIN = new Person("p-1", "Runa Halden");
+    public static final Person OFFICER = new Person("p-2", "Joar Stenvik");
+    public static final Person STRANGER = new Person("p-3", "Malin Oddsrud");
+
+    private final Plan plan;
+    private final List<LogEntry> entries = new ArrayList<>();
+    private Departure state;
+    private Instant now = BEGIN;
+    private long ids;
+
+    public TestLog(Plan plan, double latitude_deg) {
+        this.plan = plan;
+        Opening opening = new Opening(new UUID(1, 1), "operator", "QX-LOM", plan.type().id(), "214", "QVAR", "QSKR", "4", latitude_deg, -10.82,
+                BEGIN.plus(Duration.ofMinutes(40)), "a".repeat(64), "b".repeat(64), List.of());
+        LogEntry first = new LogEntry(nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), new Event.Opened(opening));
+        entries.add(first);
+        state = Departure.begin(plan, first);
+    }
+
+    public static TestLog seated() {
+        TestLog log = new TestLog(TestPlans.small(), 62.41);
+        log.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
+        log.accept(OFFICER, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+        return log;
+    }
+
+    public UUID nextId() {
+        return new UUID(2, ++ids);
+    }
+
+    public void pass(Duration time) {
+        now = now.plus(time);
+    }
+
+    public Instant now() {
+        return now;
+    }
+
+    public Departure state() {
+        return state;
+    }
+
+    public List<LogEntry> entries() {
+        return List.copyOf(entries);
+    }
+
+    /** A command that has seen everything, done now. */
+    public Decision ask(Person actor, Ask ask) {
+        return submit(actor, new Command(nextId(), state.seq(), null, ask));
+    }
+
+    /** The same, expected to be accepted. */
+    public List<Event> accept(Person actor, Ask ask) {
+        return switch (ask(actor, ask)) {
+            case Decision.Accepted(List<Event> events) -> events;
+            case Decision.Refused(Refusal refusal) -> throw new AssertionError(ask + " was refused: " + refusal);
+            case Decision.Repeated() -> throw new AssertionError(ask + " was taken for a repeat");
+        };
+    }
+
+    /** The same, expected to be refused; nothing may have changed. */
+    public Refusal refuse(Person actor, Ask ask) {
+        Departure before = state;
+        Decision decision = ask(actor, ask);
+        if (!(decision instanceof Decision.Refused(Refusal refusal)) || state != before) {
+            throw new AssertionError(ask + " was not refused: " + decision);
+        }
+        return refusal;
+    }
+
+    public Decision submit(Person actor, Command command) {
+        Decision decision = Deciding.decide(state, command, actor, now);
+        if (decision instanceof Decision.Accepted(List<Event> events)) {
+            Instant at = now.isBefore(state.at()) ? state.at() : now;
+            Seat seat = state.seatOf(actor).orElse(null);
+            for (Event event : events) {
+                LogEntry entry = new LogEntry(nextId(), state.seq() + 1, at, command.doneAt(), actor, seat, command.id(), event);
+                entries.add(entry);
+                state = state.apply(entry);
+            }
+        }
+        return decision;
+    }
+
+    public Departure replayed() {
+        return Departure.replay(plan, entries);
+    }
+}

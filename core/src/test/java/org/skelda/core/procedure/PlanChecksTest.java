@@ -1,0 +1,51 @@
+package org.skelda.core.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class PlanChecksTest {
+    private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of());
+
+    private static Procedure procedure(String id, Line... lines) {
+        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines));
+    }
+
+    private static Line line(String id, Condition... gate) {
+        return new Line.Check(new LineHead(id, null, List.of(gate), null, null, List.of(), false), id, "on");
+    }
+
+    private static List<String> findings(Procedure... procedures) {
+        List<String> found = new java.util.ArrayList<>();
+        assertThatThrownBy(() -> Plan.of(TYPE, List.of(procedures)))
+                .isInstanceOfSatisfying(Plan.InvalidPlan.class, e -> found.addAll(e.findings()));
+        return found;
+    }
+
+    @Test
+    void saysEveryNameThatLeadsNowhereAtOnce() {
+        Line lost = new Line.Action(new LineHead("a", "zone", List.of(
+                new Condition.ClockElapsed("c"), new Condition.ProceduresDone(List.of("q")),
+                new Condition.WithinLimits(LineRef.parse("p/b")), new Condition.LineDone(LineRef.parse("p/none"))), null, null, List.of("d"), false), "a", "on");
+        assertThat(findings(procedure("p", lost, line("b")))).hasSize(6)
+                .allMatch(finding -> finding.startsWith("p/a: "))
+                .anyMatch(finding -> finding.contains("clock 'd'")).anyMatch(finding -> finding.contains("procedure 'q'"));
+    }
+
+    @Test
+    void findsIdsUsedTwice() {
+        assertThat(findings(procedure("p", line("a"), line("a")), procedure("p", line("b"))))
+                .anyMatch(finding -> finding.startsWith("p/a:")).anyMatch(finding -> finding.startsWith("p: this procedure id"));
+    }
+
+    @Test
+    void findsGatesThatWaitForThemselves() {
+        assertThat(findings(
+                procedure("p", line("a", new Condition.ProceduresDone(List.of("q")))),
+                procedure("q", line("b", new Condition.LineDone(LineRef.parse("p/a"))))))
+                .containsExactlyInAnyOrder("p/a: its gate waits for itself and can never open", "q/b: its gate waits for itself and can never open");
+    }
+}

@@ -1,0 +1,88 @@
+package org.skelda.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.Cookie;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was. */
+class InterruptionsTest {
+    private TestServer server;
+    private Browsers browsers;
+    private DeskOfDeparture captain;
+
+    @BeforeEach
+    void atWork() {
+        server = TestServer.start(1);
+        browsers = new Browsers();
+        captain = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        captain.takeSeat("Left", "flying");
+        captain.answerByKey();
+        captain.answerByKey();
+    }
+
+    @AfterEach
+    void stop() {
+        browsers.close();
+        server.close();
+    }
+
+    @Test
+    void aReloadGoesOnWhereItWas() {
+        String before = captain.line();
+        captain.page().reload();
+        captain.card().waitFor();
+        assertThat(captain.line()).isEqualTo(before).isEqualTo("Landing gear lever");
+        captain.text("2 of 11").waitFor();
+    }
+
+    @Test
+    void aClosedBrowserComesBackSignedIn() {
+        for (Cookie cookie : captain.page().context().cookies()) {
+            if (cookie.name.equals("SKELDA")) {
+                assertThat(cookie.expires).as("the session outlives the browser").isGreaterThan(0);
+            }
+        }
+        String address = captain.address();
+        Page again = browsers.watched(captain.page().context().newPage());
+        captain.page().close();
+        again.navigate(address);
+        again.getByTestId("line-card").waitFor();
+        assertThat(again.getByTestId("line-card").innerText()).contains("Landing gear lever");
+    }
+
+    @Test
+    void aKilledServerLosesNothingAndAnAnswerSentMeanwhileArrivesOnce() {
+        server.kill();
+        captain.text("No link.").waitFor();
+        TestServer.pause(500);
+        captain.press("Space");
+        captain.text("not acknowledged yet").waitFor();
+        server.start();
+        captain.waitForCard("Flap lever");
+        captain.text("3 of 11").waitFor();
+        captain.text("Live").waitFor();
+        captain.page().reload();
+        captain.waitForCard("Flap lever");
+        ApiClient api = ApiClient.signIn(server, "halden");
+        assertThat(api.events(captain.departureId()).stream().filter(event -> event.path("subject").asString().equals("line:safety-power/gear-lever")))
+                .hasSize(1);
+    }
+
+    @Test
+    void aLostLinkIsShownAndHealsByItself() {
+        captain.page().context().setOffline(true);
+        captain.text("No link.").waitFor();
+        captain.press("Space");
+        captain.text("not acknowledged yet").waitFor();
+        ApiClient officer = ApiClient.signIn(server, "stenvik");
+        officer.command(captain.departureId(), 99, "TAKE_SEAT", "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"");
+        captain.page().context().setOffline(false);
+        captain.waitForCard("Flap lever");
+        captain.text("Joar Stenvik, right").waitFor();
+        assertThat(browsers.errors()).isEmpty();
+    }
+}

@@ -1,0 +1,148 @@
+package org.skelda.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+
+/** Everything on the crew's path, without a mouse and without a touch. */
+class KeyboardAloneTest {
+
+    @Test
+    void fromSigningInToAMeasuredLine() {
+        try (TestServer server = TestServer.start(1); Browsers browsers = new Browsers()) {
+            Page page = browsers.page(1280, 800);
+            page.navigate(server.address());
+            page.getByLabel("Name").waitFor();
+            page.keyboard().type("halden");
+            page.keyboard().press("Tab");
+            page.keyboard().type(CrewMember.PASSWORD);
+            page.keyboard().press("Enter");
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today")).waitFor();
+            tabTo(page, "Flight 214");
+            page.keyboard().press("Enter");
+            tabTo(page, "Take it, flying");
+            page.keyboard().press("Enter");
+            DeskOfDeparture desk = new DeskOfDeparture(new CrewMember("Runa Halden", page, server.address()));
+            desk.card().waitFor();
+
+            aCautionNeedsItsOwnKey(desk);
+            aHeldKeyAnswersOneLine(desk);
+            upToTheVolts(desk);
+            lookBackAndAhead(desk);
+            goAndFind(desk);
+            deviateAndTakeBack(desk);
+            lateEntry(desk);
+            lettersCanBeSwitchedOff(desk);
+            assertThat(browsers.errors()).isEmpty();
+        }
+    }
+
+    private static void tabTo(Page page, String name) {
+        for (int i = 0; i < 60; i++) {
+            page.keyboard().press("Tab");
+            String focused = (String) page.evaluate("() => { const e = document.activeElement; return (e.getAttribute('aria-label') ?? '') + ' ' + e.textContent; }");
+            if (focused.contains(name)) {
+                return;
+            }
+        }
+        throw new AssertionError("the Tab key does not reach '" + name + "'");
+    }
+
+    private static void aCautionNeedsItsOwnKey(DeskOfDeparture desk) {
+        assertThat(desk.line()).isEqualTo("Radar beam");
+        desk.press("Space");
+        TestServer.pause(600);
+        assertThat(desk.line()).as("Space does not acknowledge a caution").isEqualTo("Radar beam");
+        desk.answerByKey();
+        assertThat(desk.line()).isEqualTo("Weather radar");
+    }
+
+    private static void aHeldKeyAnswersOneLine(DeskOfDeparture desk) {
+        TestServer.pause(450);
+        for (int i = 0; i < 8; i++) {
+            desk.page().keyboard().down("Space");
+        }
+        desk.page().keyboard().up("Space");
+        desk.press("Space");
+        TestServer.pause(300);
+        assertThat(desk.line()).as("held down and pressed twice, Space answers one line").isEqualTo("Landing gear lever");
+    }
+
+    private static void upToTheVolts(DeskOfDeparture desk) {
+        while (!desk.line().equals("Battery volts, loaded")) {
+            desk.answerByKey();
+        }
+        String before = desk.cardText();
+        desk.type("24x.6");
+        desk.press("Backspace");
+        desk.type("7");
+        desk.press("Enter");
+        desk.waitUntilChanged(before);
+        desk.text("24.7 V").waitFor();
+    }
+
+    private static void lookBackAndAhead(DeskOfDeparture desk) {
+        desk.press("ArrowUp");
+        desk.waitForCard("24.7 V");
+        assertThat(desk.cardText()).contains("1.5 V inside the limit of 23.2 V");
+        desk.press("Escape");
+        desk.waitForCard("Standby power");
+    }
+
+    private static void goAndFind(DeskOfDeparture desk) {
+        desk.press("g");
+        desk.press("w");
+        desk.waitForCard("Intakes and hot parts");
+        desk.press("/");
+        desk.page().keyboard().type("outflow automatic");
+        desk.press("Enter");
+        desk.waitForCard("Voice recorder");
+        desk.press("?");
+        desk.text("record a deviation").waitFor();
+        desk.press("Escape");
+        desk.press("g");
+        desk.press("s");
+        desk.waitForCard("Standby power");
+    }
+
+    private static void deviateAndTakeBack(DeskOfDeparture desk) {
+        desk.press("d");
+        desk.page().getByLabel("Why it is not done as written").waitFor();
+        desk.page().keyboard().type("Switch sticks, in the technical log");
+        desk.press("Enter");
+        desk.waitForCard("Position lights");
+        desk.press("ArrowUp");
+        desk.waitForCard("Switch sticks");
+        desk.press("u");
+        desk.text("The line opens again").waitFor();
+        desk.press("Enter");
+        desk.waitForCard("Standby power");
+        desk.press("Escape");
+    }
+
+    private static void lateEntry(DeskOfDeparture desk) {
+        desk.waitForCard("Standby power");
+        desk.press("l");
+        desk.page().getByLabel("Minutes ago").waitFor();
+        desk.page().keyboard().type("3");
+        desk.press("Enter");
+        desk.waitForCard("Position lights");
+        desk.press("ArrowUp");
+        desk.waitForCard("entered late at");
+        desk.press("Escape");
+    }
+
+    private static void lettersCanBeSwitchedOff(DeskOfDeparture desk) {
+        desk.press("?");
+        desk.page().getByLabel("Single letters are keys").waitFor();
+        tabTo(desk.page(), "Single letters");
+        desk.press("Space");
+        desk.press("Escape");
+        desk.waitForCard("Position lights");
+        desk.press("d");
+        TestServer.pause(300);
+        assertThat(desk.page().getByRole(AriaRole.DIALOG).count()).isZero();
+    }
+}
