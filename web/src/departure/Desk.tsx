@@ -13,7 +13,7 @@ import { Ribbon } from './Ribbon';
 import { SeatDesk } from './SeatDesk';
 import { Thread } from './Thread';
 import { useDeskKeys } from './useDeskKeys';
-import { procedureToGoOnWith } from './work';
+import { isMine, procedureToGoOnWith } from './work';
 
 export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | null;
 
@@ -23,7 +23,8 @@ export function Desk() {
   const { procedure } = useParams();
   const navigate = useNavigate();
   const [sheet, setSheet] = useState<Sheet>(null);
-  const work = works.find((candidate) => candidate.text.id === procedure) ?? procedureToGoOnWith(works, mine?.seat ?? null);
+  const work = works.find((candidate) => candidate.text.id === procedure) ?? works.find((candidate) => candidate.view.held && mine && isMine(candidate, mine.seat))
+    ?? procedureToGoOnWith(works, mine?.seat ?? null);
   const [visit, setVisit] = useState(0);
   const go = (id: string) => {
     setSheet(null);

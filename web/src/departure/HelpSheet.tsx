@@ -1,6 +1,7 @@
 import { Modal, Switch } from '@mantine/core';
 import { useState } from 'react';
 import { Key } from '../ui/Key';
+import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { useDeparture } from './departureContext';
 import styles from './HelpSheet.module.css';
 import { lettersOff, setLettersOff } from './useKeys';
@@ -27,7 +28,8 @@ export function HelpSheet({ opened, close }: { opened: boolean; close: () => voi
           {works.map((work, index) => <div key={work.text.id}><dt><Key name="G" /> <Key name={letters[index] ?? ''} /></dt><dd>{work.text.title}</dd></div>)}
         </dl>
       </div>
-      <Switch mt="md" label="Single letters are keys" checked={!off} onChange={(event) => choose(!event.currentTarget.checked)} />
+      <div className={styles.light}><span>Light</span><ThemeSwitch /></div>
+      <Switch label="Single letters are keys" checked={!off} onChange={(event) => choose(!event.currentTarget.checked)} />
     </Modal>
   );
 }

@@ -34,25 +34,25 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
       <h2 className={styles.label}>{text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}{text.label}</h2>
       <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
-      {text.measure && <p className={styles.note}>Limit: {text.expects}. Source: {text.measure.source}.</p>}
+      {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
       <Outcome line={line} />
       {view.gate && <GateCard gate={view.gate} meanwhile={meanwhile} />}
       {!complete && !view.gate && text.kind === 'MEASURE' && (
         <MeasureEntry line={line} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
       )}
-      <Controls line={line} complete={complete} answer={() => answering.answer(typing)} typing={typing} open={open} />
+      <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
     </article>
   );
 }
 
-function Controls({ line, complete, answer, typing, open }: {
-  line: WorkLine; complete: boolean; answer: () => void; typing: string; open: (dialog: Dialog) => void;
+function Controls({ line, complete, answer, open }: {
+  line: WorkLine; complete: boolean; answer: () => void; open: (dialog: Dialog) => void;
 }) {
   const { state } = useDeparture();
   const touched = line.view.state !== 'OPEN';
   return (
     <div className={styles.controls}>
-      {!complete && !line.view.gate && <MainButton key={line.text.ref} line={line} answer={answer} typing={typing} sending={state.sending} />}
+      {!complete && !line.view.gate && line.text.kind !== 'MEASURE' && <MainButton key={line.text.ref} line={line} answer={answer} sending={state.sending} />}
       {!complete && <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>Deviation</Button>}
       {!complete && <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>Hold</Button>}
       {!complete && !line.view.gate && <Button onClick={() => open('late')} rightSection={<Key name="L" />}>Done earlier</Button>}
@@ -61,7 +61,7 @@ function Controls({ line, complete, answer, typing, open }: {
   );
 }
 
-function MainButton({ line, answer, typing, sending }: { line: WorkLine; answer: () => void; typing: string; sending: boolean }) {
+function MainButton({ line, answer, sending }: { line: WorkLine; answer: () => void; sending: boolean }) {
   const { person, other } = useDeparture();
   const { kind, responder } = line.text;
   const given = line.view.answered;
@@ -69,10 +69,10 @@ function MainButton({ line, answer, typing, sending }: { line: WorkLine; answer:
     return <p className={styles.waits}>Your response is given. {other ? `${other.person.name} confirms.` : 'The other pilot confirms; the seat is free.'}</p>;
   }
   const label = kind === 'CHALLENGE' ? (given ? 'Confirm' : responder === 'FLYING' ? 'Flying answers' : 'Monitoring answers')
-    : kind === 'CAUTION' ? 'Understood' : kind === 'MEASURE' ? 'Enter value' : kind === 'GATE' ? 'Go' : 'Done';
-  const key = kind === 'CAUTION' || kind === 'MEASURE' ? 'Enter' : 'Space';
+    : kind === 'CAUTION' ? 'Understood' : kind === 'GATE' ? 'Go' : 'Done';
+  const key = kind === 'CAUTION' ? 'Enter' : 'Space';
   return (
-    <Button variant="filled" className={styles.main} onClick={answer} disabled={kind === 'MEASURE' && typing === ''} aria-busy={sending} rightSection={<span className={styles.key}>{key}</span>}>
+    <Button variant="filled" className={styles.main} onClick={answer} aria-busy={sending} rightSection={<span className={styles.key}>{key}</span>}>
       {label}
     </Button>
   );

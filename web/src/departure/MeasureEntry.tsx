@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { Keypad } from '../ui/Keypad';
 import { typed } from '../ui/number';
 import type { WorkLine } from './departureContext';
@@ -18,7 +19,8 @@ export function MeasureEntry({ line, typing, setTyping, enter }: {
             onKeyDown={(event) => { if (event.key === 'Enter') { event.preventDefault(); enter(); } }} />
           <span className={styles.unit}>{unit}</span>
         </label>
-        <p id="measure-hint" className="small">Type what the instrument shows.</p>
+        <p id="measure-hint" className={`small ${styles.hint}`}>Type what it shows.</p>
+        <Button variant="filled" onClick={enter} disabled={typing === ''} rightSection={<span className={styles.key}>Enter</span>}>Enter value</Button>
       </div>
       <Keypad onKey={(key) => setTyping(typed(typing, key))} onErase={() => setTyping(typing.slice(0, -1))} />
     </div>

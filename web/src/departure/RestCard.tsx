@@ -20,6 +20,7 @@ export function RestCard({ work, next, goOn }: { work: Work; next: string | null
         <div className={styles.controls}>
           <Button variant="filled" className={styles.main} rightSection={<span className={styles.key}>Space</span>}
             onClick={() => void live.ask({ ask: 'RESUME', procedure: work.text.id })}>Come back</Button>
+          {goOn && next && next !== 'signing' && <Button onClick={goOn}>Meanwhile: {next}</Button>}
         </div>
       </article>
     );

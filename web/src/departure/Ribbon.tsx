@@ -17,6 +17,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const now = useServerNow();
   const sound = useSound();
   const { view } = state;
+  const devices = Math.max(1, state.devices);
   const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
   const soonest = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
   return (
@@ -40,7 +41,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
       </button>
       <span className={styles.cell} data-link={state.link} role="status">
         <b className={styles.link}>{state.link === 'lost' ? '✕ ' : ''}{LINK[state.link]}</b>
-        <small>{state.link === 'lost' ? 'trying again' : `${state.devices} ${state.devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}</small>
+        <small>{state.link === 'lost' ? 'trying again' : `${devices} ${devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}</small>
       </span>
       <span className={styles.theme}><ThemeSwitch /></span>
     </header>

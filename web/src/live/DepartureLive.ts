@@ -41,6 +41,7 @@ export class DepartureLive {
   start(): void {
     this.closed = false;
     this.connect();
+    this.listenForSilence();
     this.watchOpening();
     this.resync = setInterval(() => void this.clock.sync().catch(() => undefined), RESYNC_MS);
   }
@@ -112,7 +113,6 @@ export class DepartureLive {
       clearTimeout(this.retry);
       this.retry = setTimeout(() => this.connect(), RETRY_MS);
     };
-    this.listenForSilence();
   }
 
   private heard(action: LiveAction): void {
@@ -126,6 +126,7 @@ export class DepartureLive {
     this.silence = setTimeout(() => {
       this.dispatch({ type: 'silent' });
       if (this.source?.readyState === EventSource.OPEN) this.connect();
+      this.listenForSilence();
     }, SILENCE_MS);
   }
 

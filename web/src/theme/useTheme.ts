@@ -1,24 +1,26 @@
 import { useMantineColorScheme } from '@mantine/core';
-import { useCallback, useEffect, useState } from 'react';
+import { useLocalStorage } from '@mantine/hooks';
+import { useEffect } from 'react';
 
 export const THEMES = ['day', 'dusk', 'night'] as const;
 export type ThemeName = (typeof THEMES)[number];
 
 const KEY = 'skelda.theme';
+const known = (text: string | null | undefined): ThemeName => THEMES.find((name) => name === text) ?? 'day';
 
 export function storedTheme(): ThemeName {
-  const stored = localStorage.getItem(KEY);
-  return THEMES.find((name) => name === stored) ?? 'day';
+  return known(localStorage.getItem(KEY));
 }
 
-/** The theme of this device, kept over reloads. */
+/** The theme of this device, kept over reloads and the same wherever it is asked for. */
 export function useTheme(): [ThemeName, (next: ThemeName) => void] {
-  const [theme, setTheme] = useState(storedTheme);
+  const [theme, setTheme] = useLocalStorage<ThemeName>({
+    key: KEY, defaultValue: 'day', getInitialValueInEffect: false, serialize: (name) => name, deserialize: known,
+  });
   const { setColorScheme } = useMantineColorScheme();
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
     setColorScheme(theme === 'day' ? 'light' : 'dark');
-    localStorage.setItem(KEY, theme);
   }, [theme, setColorScheme]);
-  return [theme, useCallback((next: ThemeName) => setTheme(next), [])];
+  return [theme, setTheme];
 }

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { THEMES, useTheme } from '../theme/useTheme';
 import styles from './ThemeSwitch.module.css';
 
@@ -6,11 +7,12 @@ const LABELS = { day: 'Day', dusk: 'Dusk', night: 'Night' } as const;
 /** Day, dusk or night. */
 export function ThemeSwitch() {
   const [theme, setTheme] = useTheme();
+  const group = useId();
   return (
     <div role="radiogroup" aria-label="Light" className={styles.switch}>
       {THEMES.map((name) => (
         <label key={name} className={styles.choice} data-chosen={name === theme || undefined}>
-          <input type="radio" name="theme" className={styles.radio} checked={name === theme} onChange={() => setTheme(name)} />
+          <input type="radio" name={group} className={styles.radio} checked={name === theme} onChange={() => setTheme(name)} />
           {LABELS[name]}
         </label>
       ))}

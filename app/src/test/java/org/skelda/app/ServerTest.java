@@ -12,4 +12,4 @@ import org.springframework.test.context.ContextConfiguration;
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest(properties = "skelda.demo=true")
 @ContextConfiguration(initializers = FreshDataFolder.class)
-@interface ServerTest {}
+public @interface ServerTest {}

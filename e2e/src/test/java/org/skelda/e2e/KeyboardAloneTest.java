@@ -42,7 +42,7 @@ class KeyboardAloneTest {
     private static void tabTo(Page page, String name) {
         for (int i = 0; i < 60; i++) {
             page.keyboard().press("Tab");
-            String focused = (String) page.evaluate("() => { const e = document.activeElement; return (e.getAttribute('aria-label') ?? '') + ' ' + e.textContent; }");
+            String focused = (String) page.evaluate("() => { const e = document.activeElement; return e === document.body ? '' : (e.getAttribute('aria-label') ?? '') + ' ' + (e.labels?.[0]?.textContent ?? '') + e.textContent; }");
             if (focused.contains(name)) {
                 return;
             }

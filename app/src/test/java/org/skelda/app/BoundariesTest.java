@@ -1,0 +1,28 @@
+package org.skelda.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.time.Instant;
+
+@AnalyzeClasses(packages = "org.skelda", importOptions = ImportOption.DoNotIncludeTests.class)
+class BoundariesTest {
+
+    @ArchTest
+    static final ArchRule NO_CYCLES = slices().matching("org.skelda.app.(*)..").should().beFreeOfCycles()
+            .because("each room of the application can be read without those that use it");
+
+    @ArchTest
+    static final ArchRule FORMATS_WITHOUT_FRAMEWORK = noClasses().that().resideInAPackage("org.skelda.formats..")
+            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..", "org.skelda.app..")
+            .because("the command line reads the same files without a server");
+
+    @ArchTest
+    static final ArchRule ONE_CLOCK = noClasses().that().resideInAPackage("org.skelda.app..").and().resideOutsideOfPackage("org.skelda.app.clock")
+            .should().callMethod(Instant.class, "now")
+            .because("a fast demonstration and a slow one must agree on the time");
+}

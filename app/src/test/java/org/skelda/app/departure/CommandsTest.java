@@ -1,0 +1,141 @@
+package org.skelda.app.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.skelda.app.ServerTest;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.SignedIn;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** Commands over HTTP on a real H2 file: every refusal is a problem of the catalogue, and stores nothing by halves. */
+@ServerTest
+@AutoConfigureMockMvc
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
+class CommandsTest {
+    private static final long ALL = 1_000_000;
+
+    @Autowired
+    private MockMvc mvc;
+    @Autowired
+    private Accounts accounts;
+    private CrewOverHttp captain;
+    private CrewOverHttp officer;
+    private String id;
+
+    @BeforeEach
+    void sit() throws Exception {
+        captain = new CrewOverHttp(mvc, accounts.findByAccountName("halden").orElseThrow());
+        officer = new CrewOverHttp(mvc, accounts.findByAccountName("stenvik").orElseThrow());
+        id = captain.departure("214");
+        captain.ask(id, ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"");
+    }
+
+    private long head() throws Exception {
+        return captain.read("/api/departures/" + id + "/view").body().path("seq").longValue();
+    }
+
+    @ParameterizedTest(name = "{0} {1} is {2}")
+    @CsvSource(delimiter = '|', value = {
+        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":400,\"unit\":\"L\"|out-of-range",
+        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":12,\"unit\":\"kg\"|unit-unknown",
+        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"unit\":\"L\"|bad-request",
+        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":\"NaN\",\"unit\":\"L\"|out-of-range",
+        "ANSWER|\"line\":\"walk-around/engine-2-oil\"|wrong-answer",
+        "ANSWER|\"line\":\"nowhere/nothing\"|unknown-line",
+        "ANSWER|\"line\":\"NO LINE\"|bad-request",
+        "ANSWER|\"line\":\"apu/bleed\"|gate-closed",
+        "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"2099-01-01T00:00:00Z\"|out-of-range",
+        "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"noon\"|bad-request",
+        "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\"trial\"|gate-closed",
+        "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\" \"|reason-missing",
+        "CONFIRM|\"line\":\"before-start/c-fuel\"|nothing-there",
+        "UNDO|\"line\":\"walk-around/tail\"|nothing-there",
+        "HOLD|\"procedure\":\"nowhere\",\"reason\":\"x\"|unknown-line",
+        "RESUME|\"procedure\":\"apu\"|nothing-there",
+        "TAKE_SEAT|\"seat\":\"RIGHT\",\"role\":\"MONITORING\"|seat-held",
+        "RELEASE_SEAT|\"seat\":\"RIGHT\"|not-seated",
+        "HAND_OVER_SEAT|\"seat\":\"LEFT\",\"to\":\"nobody\"|bad-request",
+        "AMEND|\"text\":\"note\"|departure-closed",
+        "SIGN|\"password\":\"wrong\"|sign-in",
+        "SIGN|\"password\":\"skerry-light\"|lines-open",
+        "LAUNCH||bad-request",
+        "ABANDON|\"reason\":\"\"|reason-missing"})
+    void everyWrongRequestIsAProblemAndChangesNothing(String ask, String fields, String slug) throws Exception {
+        long before = head();
+        CrewOverHttp.Answer answer = captain.ask(id, ALL, ask, fields == null ? "" : fields);
+        assertThat(answer.slug()).as(answer.body().toString()).isEqualTo(slug);
+        assertThat(answer.status()).isBetween(400, 499);
+        assertThat(answer.body().path("detail").asString()).isNotBlank().doesNotContain("Exception");
+        assertThat(answer.body().path("todo").asString()).isNotBlank();
+        assertThat(head()).isEqualTo(before);
+    }
+
+    @Test
+    void theSameCommandAgainGivesTheSameAnswerAndAnotherUnderItsIdIsRefused() throws Exception {
+        UUID command = UUID.randomUUID();
+        CrewOverHttp.Answer first = captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"");
+        long head = head();
+        CrewOverHttp.Answer again = captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"");
+        assertThat(again.body().path("first")).isEqualTo(first.body().path("first"));
+        assertThat(again.body().path("last")).isEqualTo(first.body().path("last"));
+        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/tail\"").slug()).isEqualTo("command-reused");
+        assertThat(officer.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"").slug()).isEqualTo("command-reused");
+        assertThat(head()).isEqualTo(head);
+    }
+
+    @Test
+    void aRefusalIsRememberedAsTheAnswerToo() throws Exception {
+        UUID command = UUID.randomUUID();
+        CrewOverHttp.Answer refused = captain.ask(id, command, ALL, "ANSWER", "\"line\":\"apu/bleed\"");
+        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"apu/bleed\"").body()).isEqualTo(refused.body());
+    }
+
+    @Test
+    void aStaleAnswerIsAConflictThatNamesTheNewerEvent() throws Exception {
+        long seen = head();
+        officer.ask(id, ALL, "TAKE_SEAT", "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"");
+        CrewOverHttp.Answer first = officer.ask(id, ALL, "ANSWER", "\"line\":\"walk-around/left-wing\"");
+        assertThat(first.status()).isEqualTo(200);
+        CrewOverHttp.Answer stale = captain.ask(id, seen, "ANSWER", "\"line\":\"walk-around/left-wing\"");
+        assertThat(stale.slug()).isEqualTo("conflict");
+        assertThat(stale.body().path("newest")).isEqualTo(first.body().path("last"));
+    }
+
+    @Test
+    void anotherOperatorSeesNothingOfIt() throws Exception {
+        CrewOverHttp foreign = new CrewOverHttp(mvc, new SignedIn("f-1", "another-operator", "Someone Else", "Captain"));
+        assertThat(foreign.read("/api/departures").body().isEmpty()).isTrue();
+        for (String path : new String[] {"", "/view", "/events", "/record", "/stream"}) {
+            assertThat(foreign.read("/api/departures/" + id + path).slug()).as(path).isEqualTo("not-found");
+        }
+        assertThat(foreign.ask(id, ALL, "ANSWER", "\"line\":\"walk-around/tail\"").slug()).isEqualTo("not-found");
+    }
+
+    @Test
+    void oversizeAndUnreadableBodiesAreRefused() throws Exception {
+        assertThat(captain.send(id, "x".repeat(70_000)).slug()).isEqualTo("too-large");
+        assertThat(captain.send(id, "{").slug()).isEqualTo("bad-request");
+        CrewOverHttp.Answer missing = captain.send(id, "{}");
+        assertThat(missing.slug()).isEqualTo("bad-request");
+        assertThat(missing.body().path("violations").values().stream().map(v -> v.path("field").asString()))
+                .containsExactlyInAnyOrder("commandId", "seen", "ask");
+        assertThat(captain.ask(id, ALL, "HOLD", "\"procedure\":\"apu\",\"reason\":\"" + "x".repeat(600) + "\"").slug()).isEqualTo("bad-request");
+    }
+
+    @Test
+    void theLogReadBackIsAChainWithoutGaps() throws Exception {
+        var events = captain.read("/api/departures/" + id + "/events?after=0").body();
+        for (int i = 0; i < events.size(); i++) {
+            assertThat(events.get(i).path("seq").intValue()).isEqualTo(i + 1);
+            assertThat(i == 0 || events.get(i).path("prevHash").equals(events.get(i - 1).path("hash"))).isTrue();
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package org.skelda.app.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import org.junit.jupiter.api.Test;
+import org.skelda.app.ServerTest;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+@ServerTest
+@AutoConfigureMockMvc
+class SessionTest {
+    @Autowired
+    private MockMvc mvc;
+
+    private MockHttpServletResponse signIn(String account, String password, String address) throws Exception {
+        return answer(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON)
+                .content("{\"account\":\"" + account + "\",\"password\":\"" + password + "\"}").with(request -> {
+                    request.setRemoteAddr(address);
+                    return request;
+                }));
+    }
+
+    private MockHttpServletResponse answer(MockHttpServletRequestBuilder request) throws Exception {
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    @Test
+    void aDemoAccountAnswersOnThisMachineOnly() throws Exception {
+        assertThat(signIn("halden", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
+        assertThat(signIn("halden", DemoPassword.TEXT, "192.0.2.7").getStatus()).isEqualTo(401);
+        MockHttpServletResponse elsewhere = answer(get("/api/session").with(request -> {
+            request.setRemoteAddr("192.0.2.7");
+            return request;
+        }));
+        assertThat(elsewhere.getContentAsString()).doesNotContain(DemoPassword.TEXT);
+    }
+
+    @Test
+    void wrongPasswordsAreThrottledByNameAndOthersGoOn() throws Exception {
+        for (int i = 0; i < 5; i++) {
+            assertThat(signIn("stenvik", "wrong", "127.0.0.1").getStatus()).isEqualTo(401);
+        }
+        MockHttpServletResponse throttled = signIn("stenvik", DemoPassword.TEXT, "127.0.0.1");
+        assertThat(throttled.getStatus()).isEqualTo(429);
+        assertThat(throttled.getContentAsString()).contains("urn:skelda:problem:throttled");
+        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
+    }
+
+    @Test
+    void withoutASessionOrATokenNothingIsGiven() throws Exception {
+        MockHttpServletResponse list = answer(get("/api/departures"));
+        assertThat(list.getStatus()).isEqualTo(401);
+        assertThat(list.getContentAsString()).contains("urn:skelda:problem:sign-in");
+        assertThat(answer(post("/api/session").contentType(MediaType.APPLICATION_JSON).content("{}")).getStatus()).isEqualTo(403);
+    }
+
+    @Test
+    void everyAnswerCarriesTheContentPolicy() throws Exception {
+        assertThat(answer(get("/api/session")).getHeader("Content-Security-Policy")).contains("script-src 'self'").contains("frame-ancestors 'none'");
+    }
+
+    @Test
+    void onlyHealthIsOpenOfTheServersOwnState() throws Exception {
+        assertThat(answer(get("/actuator/health")).getStatus()).isEqualTo(200);
+        assertThat(answer(get("/actuator/env")).getStatus()).isIn(401, 403);
+    }
+}

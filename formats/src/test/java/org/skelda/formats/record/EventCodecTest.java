@@ -1,0 +1,41 @@
+package org.skelda.formats.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Arrays;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.LogEntry;
+import tools.jackson.databind.node.ObjectNode;
+
+class EventCodecTest {
+
+    static Stream<LogEntry> entries() {
+        return SampleLog.entries().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("entries")
+    void whatIsWrittenIsReadAgain(LogEntry entry) {
+        assertThat(EventCodec.read(EventCodec.write(entry).toString())).isEqualTo(entry);
+    }
+
+    @Test
+    void theSampleHoldsEveryTypeOfEvent() {
+        assertThat(SampleLog.events().stream().map(Object::getClass).distinct().map(Class::getSimpleName))
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(Event.class.getPermittedSubclasses()).map(Class::getSimpleName).toList());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"type,\"Launched\",not known", "v,2,version 2", "at,\"noon\",noon", "id,\"x\",x", "subject,\"line:a/b\",does not fit", "actor,7,is missing"})
+    void anEventThatCannotBeReadSaysWhy(String field, String json, String says) {
+        ObjectNode node = EventCodec.write(SampleLog.entries().get(6));
+        node.set(field, tools.jackson.databind.json.JsonMapper.builder().build().readTree(json));
+        assertThatThrownBy(() -> EventCodec.read(node)).isInstanceOf(InvalidEvent.class).hasMessageContaining(says);
+    }
+}

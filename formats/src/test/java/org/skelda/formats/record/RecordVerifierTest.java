@@ -1,0 +1,93 @@
+package org.skelda.formats.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Whatever is changed in a record, the verifier names the place. */
+class RecordVerifierTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private final List<String> sealed = SampleLog.sealed();
+
+    static IntStream places() {
+        return IntStream.range(0, SampleLog.events().size());
+    }
+
+    private static RecordVerifier.Result verify(List<String> events) {
+        return RecordVerifier.verify(DepartureRecord.write(events));
+    }
+
+    @Test
+    void anUntouchedRecordIsWholeHoweverItIsFormatted() {
+        String record = DepartureRecord.write(sealed);
+        assertThat(RecordVerifier.verify(record)).satisfies(result -> {
+            assertThat(result.faults()).isEmpty();
+            assertThat(result.signed()).isTrue();
+            assertThat(result.events()).isEqualTo(sealed.size());
+        });
+        assertThat(RecordVerifier.verify(JSON.writeValueAsString(JSON.readTree(record))).whole()).isTrue();
+    }
+
+    @ParameterizedTest
+    @MethodSource("places")
+    void aChangedEventIsNamed(int place) {
+        List<String> changed = new ArrayList<>(sealed);
+        ObjectNode node = (ObjectNode) JSON.readTree(changed.get(place));
+        ((ObjectNode) node.get("actor")).put("name", "Someone Else");
+        changed.set(place, node.toString());
+        assertThat(verify(changed).faults()).singleElement().asString()
+                .startsWith("Event " + (place + 1) + " (").contains("was changed after it was written");
+    }
+
+    @ParameterizedTest
+    @MethodSource("places")
+    void aChangedEventThatWasSealedAgainBreaksTheNext(int place) {
+        List<String> changed = new ArrayList<>(sealed);
+        ObjectNode node = (ObjectNode) JSON.readTree(changed.get(place));
+        node.put("at", "2026-05-04T11:11:11Z");
+        HashChain.seal(node, node.get("prevHash").asString());
+        changed.set(place, node.toString());
+        if (place < sealed.size() - 1) {
+            assertThat(verify(changed).faults()).first().asString().startsWith("Event " + (place + 2) + " (").contains("does not follow");
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("places")
+    void anEventTakenOutIsNoticedWhereItWas(int place) {
+        List<String> changed = new ArrayList<>(sealed);
+        changed.remove(place);
+        String record = place == 0 || place == sealed.size() - 1
+                ? DepartureRecord.write(sealed).replace(JSON.readTree(sealed.get(place)).path("hash").asString(), "0".repeat(64))
+                : DepartureRecord.write(changed);
+        assertThat(RecordVerifier.verify(record).whole()).isFalse();
+        if (place > 0 && place < sealed.size() - 1) {
+            assertThat(RecordVerifier.verify(record).faults()).anyMatch(fault -> fault.contains("stands at place " + (place + 1)));
+        }
+    }
+
+    @Test
+    void aCutOffEndAndAnotherPackAreNoticed() {
+        ObjectNode record = (ObjectNode) JSON.readTree(DepartureRecord.write(sealed));
+        ((tools.jackson.databind.node.ArrayNode) record.get("events")).remove(sealed.size() - 1);
+        assertThat(RecordVerifier.verify(record.toString()).faults()).anyMatch(fault -> fault.contains("cut off at the end"));
+        ObjectNode other = (ObjectNode) JSON.readTree(DepartureRecord.write(sealed));
+        ((ObjectNode) other.get("packs")).put("typeHash", "c".repeat(64));
+        assertThat(RecordVerifier.verify(other.toString()).faults()).anyMatch(fault -> fault.contains("pack hashes"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "{", "[]", "7", "{\"document\":\"record\",\"schema\":2,\"events\":[]}", "{\"document\":\"record\",\"schema\":1,\"events\":[]}"})
+    void whatIsNoRecordIsRefusedInOneSentence(String text) {
+        assertThatThrownBy(() -> RecordVerifier.verify(text)).isInstanceOf(RecordVerifier.NotARecord.class);
+    }
+}

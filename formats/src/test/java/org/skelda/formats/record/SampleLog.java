@@ -1,0 +1,69 @@
+package org.skelda.formats.record;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.LogEntry;
+import org.skelda.core.departure.Opening;
+import org.skelda.core.departure.Person;
+import org.skelda.core.measure.Judgement;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A log with one event of every type. */
+public final class SampleLog {
+    private static final Instant BEGIN = Instant.parse("2026-05-04T09:30:00.125Z");
+    private static final Person CAPTAIN = new Person("p-1", "Runa Halden");
+    private static final Person OFFICER = new Person("p-2", "Joar Stenvik");
+    private static final LineRef LINE = LineRef.parse("safety-power/battery-volts");
+    static final UUID DEPARTURE = new UUID(0x0190000000007000L, 0x8000000000000001L);
+
+    private SampleLog() {}
+
+    static List<Event> events() {
+        Opening opening = new Opening(DEPARTURE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82,
+                BEGIN.plusSeconds(2400), "a".repeat(64), "b".repeat(64), List.of("late-apu-door"));
+        return List.of(new Event.Opened(opening),
+                new Event.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null),
+                new Event.SeatTaken(Seat.RIGHT, Role.MONITORING, OFFICER, CAPTAIN, "crew change"),
+                new Event.SeatHandedOver(Seat.RIGHT, OFFICER, CAPTAIN), new Event.SeatReleased(Seat.RIGHT), new Event.RolesSwapped(),
+                new Event.LineAnswered(LINE),
+                new Event.LineMeasured(LINE, 24.6, "V", new Judgement(Judgement.Verdict.WITHIN, 23.2, 1.4, "table")),
+                new Event.LineMeasured(LINE, 1e-7, "V", new Judgement(Judgement.Verdict.CAUTION, null, null, "table")),
+                new Event.LineConfirmed(LINE), new Event.DeviationRecorded(LINE, "sticks; \"ü\" \u2028", "battery-volts"),
+                new Event.DeviationRecorded(LINE, "not fitted", null), new Event.ProcedureHeld("apu", "fueller", LINE),
+                new Event.ProcedureHeld("apu", "fueller", null), new Event.ProcedureResumed("apu"),
+                new Event.ClockStarted("alignment", LINE, BEGIN, Duration.ofMillis(777_873)), new Event.ClockCancelled("alignment", LINE),
+                new Event.Undone(LINE, "slip", List.of(LINE)), new Event.Undone(LINE, null, List.of()),
+                new Event.Signed(), new Event.Amended("note"), new Event.Abandoned("aircraft change"));
+    }
+
+    static List<LogEntry> entries() {
+        List<LogEntry> entries = new ArrayList<>();
+        for (Event event : events()) {
+            int seq = entries.size() + 1;
+            entries.add(new LogEntry(new UUID(7, seq), seq, BEGIN.plusMillis(seq * 137L), seq % 3 == 0 ? BEGIN : null,
+                    seq % 2 == 0 ? CAPTAIN : OFFICER, seq % 4 == 0 ? Seat.LEFT : null, new UUID(9, seq), event));
+        }
+        return entries;
+    }
+
+    /** The sealed envelopes, as the server stores them. */
+    public static List<String> sealed() {
+        JsonMapper json = JsonMapper.builder().build();
+        List<String> sealed = new ArrayList<>();
+        String hash = HashChain.seed(DEPARTURE, "a".repeat(64), "b".repeat(64));
+        for (LogEntry entry : entries()) {
+            ObjectNode node = EventCodec.write(entry);
+            hash = HashChain.seal(node, hash);
+            sealed.add(json.writeValueAsString(node));
+        }
+        return sealed;
+    }
+}
