@@ -9,14 +9,15 @@ import { playTone } from './useSound';
 
 const OPEN_ONES_SHOWN = 2;
 
-/** Every running clock, soonest first, with what it releases; then those that have run out; then the other person. */
-export function ClocksRail() {
+/** Every running clock, soonest first, with what it releases; then those that have run out; then the other person.
+    `quiet` (default false): opens without a tone, for a second copy on the page. */
+export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const { state } = useDeparture();
   const now = useServerNow();
   const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
   const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
-  useToneWhenOpened(open);
+  useToneWhenOpened(open, quiet);
   return (
     <>
       <h2 className={styles.heading}>Clocks and gates</h2>
@@ -53,11 +54,11 @@ function sentence(words: string): string {
 }
 
 /** Sounds once for each clock that opens while the page is up. */
-function useToneWhenOpened(open: ClockView[]): void {
+function useToneWhenOpened(open: ClockView[], quiet: boolean): void {
   const known = useRef<Set<string> | null>(null);
   useEffect(() => {
     const names = new Set(open.map((clock) => `${clock.id} ${clock.startedAt}`));
-    if (known.current && [...names].some((name) => !known.current?.has(name))) playTone();
+    if (!quiet && known.current && [...names].some((name) => !known.current?.has(name))) playTone();
     known.current = names;
-  }, [open]);
+  }, [open, quiet]);
 }

@@ -47,7 +47,7 @@ export function Desk() {
         )}
       </main>
       <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks"><ClocksRail /></aside>
-      <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}><ClocksRail /></Drawer>
+      <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}><ClocksRail quiet /></Drawer>
       <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}><Thread selected={work?.text.id ?? null} go={go} /></Drawer>
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <HelpSheet opened={sheet === 'help'} close={close} />

@@ -39,7 +39,9 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   useEffect(() => { if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true }); }, [line]);
   const elsewhere = procedureToGoOnWith(works.filter((other) => other !== work), mine?.seat ?? null);
   const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
-  const answering = useAnswering(line, () => { setCursor(null); setTyping(''); });
+  // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
+  const follow = () => setCursor((current) => (current === cursor ? null : current));
+  const answering = useAnswering(line, () => { follow(); setTyping(''); });
   const look = (step: number) => {
     setTyping('');
     setCursor(Math.max(0, Math.min(work.lines.length - 1, place + step)));
@@ -86,7 +88,7 @@ export function ProcedureDesk({ work, go, idle, ready }: {
         </div>
         {map && <PanelMap map={map} lines={work.lines} place={place} />}
       </div>
-      {line && <DeviationDialog line={line} opened={dialog === 'deviation'} close={close} done={() => setCursor(null)} />}
+      {line && <DeviationDialog line={line} opened={dialog === 'deviation'} close={close} done={follow} />}
       {line && <LateDialog line={line} opened={dialog === 'late'} close={close} />}
       {line && <UndoDialog line={line} opened={dialog === 'undo'} close={close} />}
       <HoldDialog work={work} at={line?.text.ref} opened={dialog === 'hold'} close={close} />

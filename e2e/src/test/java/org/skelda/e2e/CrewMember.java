@@ -10,14 +10,14 @@ record CrewMember(String name, Page page, String address) {
 
     /** Signs in by the demo's offer and lands on Today. */
     static CrewMember signIn(Browsers browsers, TestServer server, String name) {
-        return signIn(browsers.page(1280, 800), server, name);
+        return signIn(browsers.page(1280, 800), server.address(), name);
     }
 
-    static CrewMember signIn(Page page, TestServer server, String name) {
-        page.navigate(server.address());
+    static CrewMember signIn(Page page, String address, String name) {
+        page.navigate(address);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today")).waitFor();
-        return new CrewMember(name, page, server.address());
+        return new CrewMember(name, page, address);
     }
 
     /** Opens a departure from Today by its flight number. */

@@ -12,13 +12,15 @@ import org.junit.jupiter.api.Test;
 class InterruptionsTest {
     private TestServer server;
     private Browsers browsers;
+    private CuttableLink link;
     private DeskOfDeparture captain;
 
     @BeforeEach
     void atWork() {
         server = TestServer.start(1);
         browsers = new Browsers();
-        captain = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        link = new CuttableLink(server);
+        captain = CrewMember.signIn(browsers.page(1280, 800), link.address(), "Runa Halden").open("214");
         captain.takeSeat("Left", "flying");
         captain.answerByKey();
         captain.answerByKey();
@@ -27,6 +29,7 @@ class InterruptionsTest {
     @AfterEach
     void stop() {
         browsers.close();
+        link.close();
         server.close();
     }
 
@@ -74,13 +77,13 @@ class InterruptionsTest {
 
     @Test
     void aLostLinkIsShownAndHealsByItself() {
-        captain.page().context().setOffline(true);
+        link.cut();
         captain.text("No link.").waitFor();
         captain.press("Space");
         captain.text("not acknowledged yet").waitFor();
         ApiClient officer = ApiClient.signIn(server, "stenvik");
         officer.command(captain.departureId(), 99, "TAKE_SEAT", "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"");
-        captain.page().context().setOffline(false);
+        link.mend();
         captain.waitForCard("Flap lever");
         captain.text("Joar Stenvik, right").waitFor();
         assertThat(browsers.errors()).isEmpty();

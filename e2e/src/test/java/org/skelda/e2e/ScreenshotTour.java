@@ -1,0 +1,94 @@
+package org.skelda.e2e;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** Takes the pictures of docs/screenshots from the demo data; run by {@code ./skelda screenshots}, not with the tests. */
+class ScreenshotTour {
+    private static final Path FOLDER = Path.of(System.getProperty("skelda.screenshots", "target/screenshots"));
+
+    @Test
+    void takeAll() {
+        try (TestServer server = TestServer.start(1); Browsers browsers = new Browsers()) {
+            Page page = browsers.page(1280, 800);
+            page.navigate(server.address());
+            page.getByText("Demo crew").waitFor();
+            take(page, "sign-in");
+            CrewMember captain = CrewMember.signIn(page, server.address(), "Malin Oddsrud");
+            page.getByText("flight 307").waitFor();
+            take(page, "today");
+            DeskOfDeparture desk = captain.open("307");
+            desk.card().waitFor();
+            take(page, "flow-desk-day");
+            theme(page, "Night");
+            take(page, "flow-desk-night");
+            desk.go("Before start");
+            theme(page, "Dusk");
+            take(page, "closed-gate-dusk");
+            theme(page, "Day");
+            desk.press("?");
+            desk.text("record a deviation").waitFor();
+            take(page, "keys");
+            held(browsers, server);
+            measured(browsers, server);
+            walkAround(browsers, server);
+            signed(browsers, server);
+            phone(browsers, server);
+        }
+    }
+
+    private static void held(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
+        desk.waitForCard("Held for");
+        take(desk.page(), "on-hold");
+    }
+
+    private static void measured(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        take(desk.page(), "seats");
+        desk.takeSeat("Left", "flying");
+        take(desk.page(), "caution");
+        while (!desk.line().equals("Battery volts, loaded")) {
+            desk.answerByKey();
+        }
+        String before = desk.cardText();
+        desk.type("22.9");
+        desk.press("Enter");
+        desk.waitUntilChanged(before);
+        take(desk.page(), "reading-outside");
+    }
+
+    private static void walkAround(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
+        desk.takeSeat("Right", "monitoring");
+        desk.go("Walk-around");
+        for (int i = 0; i < 5; i++) {
+            desk.answerByKey();
+        }
+        take(desk.page(), "walk-around");
+    }
+
+    private static void signed(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("208");
+        desk.text("Signed record").waitFor();
+        take(desk.page(), "record");
+    }
+
+    private static void phone(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud").open("307");
+        desk.card().waitFor();
+        take(desk.page(), "phone");
+    }
+
+    private static void theme(Page page, String name) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name)).first().check();
+    }
+
+    private static void take(Page page, String name) {
+        page.mouse().move(640, 799);
+        TestServer.pause(500);
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}

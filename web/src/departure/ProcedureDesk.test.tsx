@@ -1,0 +1,114 @@
+import { MantineProvider } from '@mantine/core';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { DepartureView, DeskPage } from '../api/client';
+import type { DepartureLive } from '../live/DepartureLive';
+import { begin, type LiveState } from '../live/liveState';
+import { DepartureProvider } from './departureContext';
+import { ProcedureDesk } from './ProcedureDesk';
+import { useDeparture } from './departureContext';
+
+const PERSON = { id: 'p-1', name: 'Runa Halden', duty: 'Captain' };
+const KINDS = [['radar', 'CAUTION'], ['battery', 'ACTION'], ['volts', 'MEASURE'], ['lights', 'CHECK']] as const;
+
+function page(): DeskPage {
+  const lines = KINDS.map(([id, kind]) => ({
+    ref: `power/${id}`, kind, label: id, expects: 'on', splits: false,
+    ...(kind === 'MEASURE' ? { measure: { quantity: id, unit: 'V', decimals: 1, possibleMin: 0, possibleMax: 40, min: 23.2, source: 'table' } } : {}),
+  }));
+  return { id: 'd', maps: [], procedures: [{ id: 'power', title: 'Power', style: 'FLOW', strand: 1, how: 'silent', lines }] } as unknown as DeskPage;
+}
+
+function view(done: number): DepartureView {
+  return {
+    seq: done + 1, at: '2026-05-04T10:00:00Z', lifecycle: 'WORKING', openLines: 4 - done, clocks: [], amendments: [],
+    seats: [{ seat: 'LEFT', role: 'FLYING', person: PERSON }], waitsFor: { text: '' },
+    procedures: [{
+      id: 'power', state: done === 4 ? 'DONE' : 'NOW', done, total: 4, next: KINDS[done] ? `power/${KINDS[done][0]}` : undefined,
+      lines: KINDS.map(([id], index) => ({ ref: `power/${id}`, state: index < done ? 'DONE' : 'OPEN' })),
+    }],
+  } as unknown as DepartureView;
+}
+
+class FakeLive {
+  private state: LiveState = begin(view(0));
+  private listener: () => void = () => undefined;
+  asked: unknown[] = [];
+  subscribe = (listener: () => void) => { this.listener = listener; return () => undefined; };
+  snapshot = () => this.state;
+  dismiss = () => undefined;
+  ask = async (asked: unknown) => { this.asked.push(asked); return true; };
+  show(done: number) { this.state = { ...this.state, view: view(done) }; act(() => this.listener()); }
+}
+
+function Shown() {
+  const { works } = useDeparture();
+  const work = works[0];
+  return work ? <ProcedureDesk work={work} go={() => undefined} idle={false} ready={false} /> : null;
+}
+
+describe('the desk of a flow', () => {
+  let live: FakeLive;
+  let time = 10_000;
+  beforeEach(() => {
+    time = 10_000;
+    vi.spyOn(performance, 'now').mockImplementation(() => time);
+    live = new FakeLive();
+    render(
+      <MantineProvider><MemoryRouter>
+        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Shown /></DepartureProvider>
+      </MemoryRouter></MantineProvider>);
+  });
+  afterEach(() => { cleanup(); vi.restoreAllMocks(); });
+  const press = (key: string, repeat = false) => act(async () => { fireEvent.keyDown(document.body, { key, repeat }); });
+
+  it('acknowledges a caution with its own key only', async () => {
+    await press(' ');
+    expect(live.asked).toEqual([]);
+    await press('Enter');
+    expect(live.asked).toEqual([{ ask: 'ANSWER', line: 'power/radar' }]);
+  });
+
+  it('answers one line for a key that is held or pressed twice within 250 ms', async () => {
+    live.show(1);
+    time += 1000;
+    await press(' ');
+    await press(' ', true);
+    time += 200;
+    await press(' ');
+    expect(live.asked).toHaveLength(1);
+    time += 100;
+    await press(' ');
+    expect(live.asked).toHaveLength(2);
+  });
+
+  it('does not answer a line that has come up unread because of a colleague', async () => {
+    time += 1000;
+    live.show(1);
+    live.show(3);
+    time += 100;
+    await press(' ');
+    expect(live.asked).toEqual([]);
+    time += 400;
+    await press(' ');
+    expect(live.asked).toEqual([{ ask: 'ANSWER', line: 'power/lights' }]);
+  });
+
+  it('sends a measured value with its unit, and nothing while no number stands there', async () => {
+    live.show(2);
+    time += 1000;
+    await press('Enter');
+    expect(live.asked).toEqual([]);
+    for (const key of '24.6') await press(key);
+    await press('Enter');
+    expect(live.asked).toEqual([{ ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' }]);
+  });
+
+  it('shows what is behind and ahead of the displayed line', () => {
+    live.show(1);
+    expect(screen.getByTestId('line-card').textContent).toContain('battery');
+    expect(screen.getByText('radar')).toBeTruthy();
+    expect(screen.getByText('lights')).toBeTruthy();
+  });
+});
