@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 /** A dialog of the desk; when it closes, the desk itself takes the focus back. */
 export function DeskDialog({ title, opened, close, children }: { title: string; opened: boolean; close: () => void; children: ReactNode }) {
   return (
-    <Modal opened={opened} onClose={close} title={title} returnFocus={false} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened={opened} onClose={close} title={title} returnFocus={false}>
       {children}
     </Modal>
   );

@@ -14,7 +14,7 @@ export function FindLine({ opened, close, go }: { opened: boolean; close: () => 
   const leave = () => { setSearch(''); close(); };
   const choose = (procedure: string) => { setSearch(''); go(procedure); };
   return (
-    <Modal opened={opened} onClose={leave} title="Find a line" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened={opened} onClose={leave} title="Find a line">
       <TextInput data-autofocus aria-label="Words of the line" placeholder="outflow" value={search} onChange={(event) => setSearch(event.currentTarget.value)}
         onKeyDown={(event) => { const first = hits[0]; if (event.key === 'Enter' && first) choose(first.work.text.id); }} />
       <ul className={styles.hits}>

@@ -20,7 +20,7 @@ export function HelpSheet({ opened, close }: { opened: boolean; close: () => voi
   const letters = goLetters(works.map((work) => work.text.title));
   const choose = (next: boolean) => { setLettersOff(next); setOff(next); };
   return (
-    <Modal opened={opened} onClose={close} title="Keys" size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened={opened} onClose={close} title="Keys" size="lg">
       <div className={styles.columns}>
         <dl className={styles.keys}>{KEYS.map(([key, does]) => <div key={key}><dt><Key name={key} /><span className="unseen">{key}</span></dt><dd>{does}</dd></div>)}</dl>
         <dl className={styles.keys}>

@@ -50,11 +50,11 @@ export function SeatDesk({ close }: { close: () => void }) {
         </div>
       )}
       <p className={styles.foot}>A seat belongs to a person, on any number of devices. Skelda is an aid; the approved manuals and the licensed crew have the last word.</p>
-      <Modal opened={takeOver !== null} onClose={() => setTakeOver(null)} title="Take over the seat" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <Modal opened={takeOver !== null} onClose={() => setTakeOver(null)} title="Take over the seat">
         <ReasonForm presets={['Crew change', 'Colleague’s device failed']} label="Why you take it over" submitLabel="Take over"
           submit={(reason) => { if (takeOver) void live.ask({ ask: 'TAKE_SEAT', ...takeOver, reason }); setTakeOver(null); close(); }} />
       </Modal>
-      <Modal opened={handing} onClose={() => setHanding(false)} title="Hand over the seat" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <Modal opened={handing} onClose={() => setHanding(false)} title="Hand over the seat">
         {mine && <HandOver seat={mine.seat} done={() => { setHanding(false); close(); }} />}
       </Modal>
     </section>

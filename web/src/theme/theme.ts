@@ -17,8 +17,8 @@ export const theme = createTheme({
   respectReducedMotion: true,
   components: {
     Button: { defaultProps: { variant: 'default' }, classNames: { root: controls.button } },
-    Modal: { classNames: { content: controls.sheet, header: controls.sheetHead, title: controls.sheetTitle }, defaultProps: { centered: true, transitionProps: { duration: 0 } } },
-    Drawer: { classNames: { content: controls.sheet, header: controls.sheetHead }, defaultProps: { transitionProps: { duration: 0 } } },
+    Modal: { classNames: { content: controls.sheet, header: controls.sheetHead, title: controls.sheetTitle }, defaultProps: { centered: true, transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } } },
+    Drawer: { classNames: { content: controls.sheet, header: controls.sheetHead }, defaultProps: { transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } } },
     TextInput: { classNames: { input: controls.input } },
     PasswordInput: { classNames: { input: controls.input, innerInput: controls.innerInput } },
     Textarea: { classNames: { input: controls.input } },

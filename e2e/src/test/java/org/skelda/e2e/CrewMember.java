@@ -23,7 +23,7 @@ record CrewMember(String name, Page page, String address) {
     /** Opens a departure from Today by its flight number. */
     DeskOfDeparture open(String flight) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flight " + flight)).click();
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Preparation")).waitFor();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Desk")).waitFor();
         return new DeskOfDeparture(this);
     }
 }

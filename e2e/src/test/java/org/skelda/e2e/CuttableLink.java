@@ -45,16 +45,24 @@ final class CuttableLink implements AutoCloseable {
                 Socket browser = door.accept();
                 if (cut) {
                     drop(browser);
-                    continue;
+                } else {
+                    join(browser);
                 }
-                Socket server = new Socket(InetAddress.getLoopbackAddress(), serverPort);
-                open.add(browser);
-                open.add(server);
-                Thread.ofVirtual().start(() -> pass(browser, server));
-                Thread.ofVirtual().start(() -> pass(server, browser));
             }
         } catch (IOException _) {
             // The door was closed: the test is over.
+        }
+    }
+
+    private void join(Socket browser) {
+        try {
+            Socket server = new Socket(InetAddress.getLoopbackAddress(), serverPort);
+            open.add(browser);
+            open.add(server);
+            Thread.ofVirtual().start(() -> pass(browser, server));
+            Thread.ofVirtual().start(() -> pass(server, browser));
+        } catch (IOException _) {
+            drop(browser); // No server at the other end now.
         }
     }
 
