@@ -14,7 +14,8 @@ export function setLettersOff(off: boolean): void {
 function isTaken(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
   if (!target?.closest) return false;
-  if (target.closest('input, textarea, select, [role="dialog"]')) return true;
+  if (target.closest('[role="dialog"], textarea, select, input:not([type="radio"], [type="checkbox"])')) return true;
+  if (target.closest('input')) return event.key === ' ' || event.key.startsWith('Arrow');
   return (event.key === ' ' || event.key === 'Enter') && target.closest('button, a, [role="radio"]') !== null;
 }
 

@@ -4,6 +4,11 @@ import styles from './ThemeSwitch.module.css';
 
 const LABELS = { day: 'Day', dusk: 'Dusk', night: 'Night' } as const;
 
+/** After a touch the keys belong to the page again; someone on the keyboard keeps the focus. */
+function handBack(): void {
+  requestAnimationFrame(() => { if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur(); });
+}
+
 /** Day, dusk or night. */
 export function ThemeSwitch() {
   const [theme, setTheme] = useTheme();
@@ -11,7 +16,7 @@ export function ThemeSwitch() {
   return (
     <div role="radiogroup" aria-label="Light" className={styles.switch}>
       {THEMES.map((name) => (
-        <label key={name} className={styles.choice} data-chosen={name === theme || undefined}>
+        <label key={name} className={styles.choice} onPointerUp={handBack} data-chosen={name === theme || undefined}>
           <input type="radio" name={group} className={styles.radio} checked={name === theme} onChange={() => setTheme(name)} />
           {LABELS[name]}
         </label>

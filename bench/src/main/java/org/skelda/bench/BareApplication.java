@@ -16,6 +16,7 @@ import org.springframework.web.servlet.function.ServerResponse;
     "org.springframework.boot.flyway.autoconfigure.FlywayAutoConfiguration",
     "org.springframework.boot.session.jdbc.autoconfigure.JdbcSessionAutoConfiguration",
     "org.springframework.boot.data.jpa.autoconfigure.DataJpaRepositoriesAutoConfiguration",
+    "org.springframework.boot.security.autoconfigure.actuate.web.servlet.ManagementWebSecurityAutoConfiguration",
     "org.springframework.boot.security.autoconfigure.SecurityAutoConfiguration",
     "org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration",
     "org.springframework.boot.security.autoconfigure.web.servlet.ServletWebSecurityAutoConfiguration",
