@@ -7,26 +7,10 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** axe finds nothing serious or critical on any page; the desk in all three themes and at the smaller sizes. */
-class AccessibilityTest {
-    private static TestServer server;
-    private static Browsers browsers;
-
-    @BeforeAll
-    static void start() {
-        server = TestServer.start(1);
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    static void stop() {
-        browsers.close();
-        server.close();
-    }
+class AccessibilityTest extends SharedServer {
 
     @Test
     void signInAndToday() {

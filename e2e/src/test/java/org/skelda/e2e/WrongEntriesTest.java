@@ -4,26 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** What people get wrong: each gets one clear sentence, and nothing is stored by halves. */
-class WrongEntriesTest {
-    private static TestServer server;
-    private static Browsers browsers;
-
-    @BeforeAll
-    static void start() {
-        server = TestServer.start(1);
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    static void stop() {
-        browsers.close();
-        server.close();
-    }
+class WrongEntriesTest extends SharedServer {
 
     @Test
     void anImpossibleValueByTouch() {
