@@ -12,6 +12,7 @@ import { RecordDesk } from './RecordDesk';
 import { Ribbon } from './Ribbon';
 import { SeatDesk } from './SeatDesk';
 import { Thread } from './Thread';
+import { useAwake } from './useAwake';
 import { useDeskKeys } from './useDeskKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
@@ -36,6 +37,7 @@ export function Desk() {
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
+  useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
   return (
     <div className={styles.frame}>

@@ -16,6 +16,7 @@ export function SeatDesk({ close }: { close: () => void }) {
   const { live, state, mine, page, other } = useDeparture();
   const [takeOver, setTakeOver] = useState<{ seat: Seat; role: Role } | null>(null);
   const [handing, setHanding] = useState(false);
+  const [givingUp, setGivingUp] = useState(false);
   const seatedAt = (seat: Seat) => state.view.seats.find((held) => held.seat === seat);
   const take = (seat: Seat, role: Role) => void live.ask({ ask: 'TAKE_SEAT', seat, role }).then((accepted) => { if (accepted) close(); });
   return (
@@ -47,12 +48,17 @@ export function SeatDesk({ close }: { close: () => void }) {
         <div className={styles.buttons}>
           <Button variant="filled" onClick={close}>Back to work</Button>
           <Button onClick={() => void live.ask({ ask: 'SWAP_ROLES' })}>Swap flying and monitoring</Button>
+          <Button onClick={() => setGivingUp(true)}>Give the departure up</Button>
         </div>
       )}
       <p className={styles.foot}>A seat belongs to a person, on any number of devices. Skelda is an aid; the approved manuals and the licensed crew have the last word.</p>
       <Modal opened={takeOver !== null} onClose={() => setTakeOver(null)} title="Take over the seat">
         <ReasonForm presets={['Crew change', 'Colleague’s device failed']} label="Why you take it over" submitLabel="Take over"
           submit={(reason) => { if (takeOver) void live.ask({ ask: 'TAKE_SEAT', ...takeOver, reason }); setTakeOver(null); close(); }} />
+      </Modal>
+      <Modal opened={givingUp} onClose={() => setGivingUp(false)} title="Give the departure up">
+        <ReasonForm presets={['Aircraft change', 'Flight cancelled']} label="Why it is given up; the record is closed as it stands" submitLabel="Give it up"
+          submit={(reason) => { setGivingUp(false); void live.ask({ ask: 'ABANDON', reason }); }} />
       </Modal>
       <Modal opened={handing} onClose={() => setHanding(false)} title="Hand over the seat">
         {mine && <HandOver seat={mine.seat} done={() => { setHanding(false); close(); }} />}

@@ -27,7 +27,9 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
 
   const answer = (value: string) => {
     const at = performance.now();
-    if (!line || at - answeredAt.current < SAME_PRESS_MS || at - shownAt.current < UNREAD_MS) return;
+    // A typed value is no second press of the same key.
+    const tooSoon = line?.text.kind !== 'MEASURE' && at - answeredAt.current < SAME_PRESS_MS;
+    if (!line || tooSoon || at - shownAt.current < UNREAD_MS) return;
     if (isComplete(line) || line.view.gate) return;
     const asked = request(line, value, person.id);
     if (!asked) return;

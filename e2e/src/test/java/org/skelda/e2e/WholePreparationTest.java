@@ -89,8 +89,13 @@ class WholePreparationTest {
         captain.click("Fueller");
         captain.waitForCard("Held for");
         assertThat(captain.cardText()).contains("On hold since", "Fueller", "You were at: Yaw damper");
+        String held = captain.cardText();
         captain.press("Space");
-        captain.waitForCard("Yaw damper");
+        while (captain.cardText().contains("On hold since")) {
+            captain.waitUntilChanged(held);
+            held = captain.cardText();
+        }
+        assertThat(captain.line()).isEqualTo("Yaw damper");
     }
 
     private static void deviate(DeskOfDeparture captain) {

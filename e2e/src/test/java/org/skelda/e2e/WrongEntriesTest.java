@@ -54,6 +54,22 @@ class WrongEntriesTest extends SharedServer {
     }
 
     @Test
+    void aSeatIsHandedOverAndADepartureGivenUp() {
+        DeskOfDeparture left = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
+        DeskOfDeparture next = CrewMember.signIn(browsers, server, "Runa Halden").open("221");
+        left.press("s");
+        left.click("Hand over");
+        left.page().getByRole(AriaRole.DIALOG).getByText("Runa Halden").click();
+        left.text("Malin Oddsrud, no seat").waitFor();
+        next.text("Runa Halden, left, flying").waitFor();
+        next.press("s");
+        next.click("Give the departure up");
+        next.click("Flight cancelled");
+        next.text("Given up").waitFor();
+        left.text("Given up").waitFor();
+    }
+
+    @Test
     void aForeignOrUnknownDepartureIsAPageWithAWayBack() {
         CrewMember crew = CrewMember.signIn(browsers, server, "Malin Oddsrud");
         crew.page().navigate(server.address() + "/departures/01a2129b-0000-7000-8000-000000000000");
