@@ -1,5 +1,7 @@
 import { Button } from '@mantine/core';
+import type { Problem } from '../api/client';
 import { Key } from '../ui/Key';
+import { utc } from '../ui/time';
 import { useDeparture } from './departureContext';
 import styles from './Notices.module.css';
 
@@ -19,11 +21,17 @@ export function Notices() {
       )}
       {problem && (
         <div className={styles.notice} data-tone="caution" role="alert">
-          <div><b>! {problem.title}.</b> {problem.detail} {problem.todo} {problem.kept}</div>
+          <div><b>! {problem.title}.</b> {newer(problem) ?? problem.detail} {problem.todo} {problem.kept}</div>
           <Button onClick={() => live.dismiss()} rightSection={<Key name="Esc" />}>Close</Button>
         </div>
       )}
       {mine && names.length > 0 && <div className={styles.notice}>Taking that back re-opened {names.length}: {names.join(', ')}.</div>}
     </>
   );
+}
+
+/** Who did what in the meantime, for a conflict; null for all else. */
+function newer(problem: Problem): string | null {
+  const event = problem.newer.at(-1) as { actor?: { name: string }; at?: string } | undefined;
+  return event?.actor && event.at ? `${event.actor.name} was there first, at ${utc(event.at, true)}.` : null;
 }

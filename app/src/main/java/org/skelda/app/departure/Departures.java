@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -22,6 +23,7 @@ import org.skelda.core.departure.Event;
 import org.skelda.core.departure.LogEntry;
 import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
+import org.skelda.core.departure.Refusal;
 import org.skelda.core.procedure.Plan;
 import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.EventCodec;
@@ -29,6 +31,7 @@ import org.skelda.formats.record.HashChain;
 import org.skelda.formats.record.Sha256;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -37,6 +40,8 @@ import tools.jackson.databind.node.ObjectNode;
 public class Departures {
     private static final Duration TODAY_BEFORE = Duration.ofHours(12);
     private static final Duration TODAY_AFTER = Duration.ofHours(24);
+
+    private static final TypeReference<Map<String, Object>> EVENT = new TypeReference<>() {};
 
     private final LogStore store;
     private final Packs packs;
@@ -119,12 +124,22 @@ public class Departures {
                 yield new Answer(first, last, view);
             }
             case Decision.Refused(var refusal) -> {
-                Problem problem = new Refusals(state).problem(refusal);
+                Problem problem = withNewer(new Refusals(state).problem(refusal), refusal, state, command.seen());
                 store.append(List.of(), StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)));
                 throw new ProblemException(problem);
             }
             case Decision.Repeated() -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
         };
+    }
+
+    /** A conflict's answer holds the events that the person has not seen on the same subject. */
+    private Problem withNewer(Problem problem, Refusal refusal, Departure state, long seen) {
+        if (!(refusal instanceof Refusal.Conflict(String subject, long newest))) {
+            return problem;
+        }
+        return problem.withNewer(envelopes(state.opening().departureId(), Math.min(seen, newest - 1)).stream()
+                .map(envelope -> json.readValue(envelope, EVENT))
+                .filter(event -> subject.equals(event.get("subject")) || event.get("seq").equals((int) newest)).toList());
     }
 
     /** Today's departures of an operator, by off-block time. */

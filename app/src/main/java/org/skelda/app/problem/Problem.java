@@ -1,6 +1,7 @@
 package org.skelda.app.problem;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,13 +15,14 @@ import org.jspecify.annotations.Nullable;
  * @param todo what the person can do
  * @param violations what is wrong with single fields; empty when that does not apply
  * @param newest for a conflict, the number of the newer event; null otherwise
+ * @param newer for a conflict, the newer events on the same subject as they are stored; empty otherwise
  * @param opensAt for a closed gate that opens by time alone, when; null otherwise
  * @param overrides for a guarded gate, the name to give in the second step; null otherwise
  * @param guards what the gate guards; null otherwise
  */
 public record Problem(
         String type, String title, int status, String detail, String kept, String todo, List<Violation> violations,
-        @Nullable Long newest, java.time.@Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
+        @Nullable Long newest, List<Map<String, Object>> newer, java.time.@Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
 
     private static final String URN = "urn:skelda:problem:";
     private static final String NOTHING_KEPT = "Nothing of the request was kept.";
@@ -29,19 +31,23 @@ public record Problem(
     public record Violation(String field, String message) {}
 
     public static Problem of(String slug, int status, String title, String detail, String todo) {
-        return new Problem(URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, null, null, null);
+        return new Problem(URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, List.of(), null, null, null);
     }
 
     public Problem with(List<Violation> found) {
-        return new Problem(type, title, status, detail, kept, todo, List.copyOf(found), newest, opensAt, overrides, guards);
+        return new Problem(type, title, status, detail, kept, todo, List.copyOf(found), newest, newer, opensAt, overrides, guards);
     }
 
     public Problem withNewest(long seq) {
-        return new Problem(type, title, status, detail, kept, todo, violations, seq, opensAt, overrides, guards);
+        return new Problem(type, title, status, detail, kept, todo, violations, seq, newer, opensAt, overrides, guards);
+    }
+
+    public Problem withNewer(List<Map<String, Object>> events) {
+        return new Problem(type, title, status, detail, kept, todo, violations, newest, List.copyOf(events), opensAt, overrides, guards);
     }
 
     public Problem withGate(java.time.@Nullable Instant opens, @Nullable String override, @Nullable String guarded) {
-        return new Problem(type, title, status, detail, kept, todo, violations, newest, opens, override, guarded);
+        return new Problem(type, title, status, detail, kept, todo, violations, newest, newer, opens, override, guarded);
     }
 
     public String slug() {

@@ -107,6 +107,10 @@ class CommandsTest {
         CrewOverHttp.Answer stale = captain.ask(id, seen, "ANSWER", "\"line\":\"walk-around/left-wing\"");
         assertThat(stale.slug()).isEqualTo("conflict");
         assertThat(stale.body().path("newest")).isEqualTo(first.body().path("last"));
+        assertThat(stale.body().path("newer").values()).singleElement().satisfies(event -> {
+            assertThat(event.path("type").asString()).isEqualTo("LineAnswered");
+            assertThat(event.path("actor").path("name").asString()).isEqualTo("Joar Stenvik");
+        });
     }
 
     @Test
