@@ -42,7 +42,12 @@ const csrf: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: '/', fetch: (request) => globalThis.fetch(request) });
+/** A link can be lost without a word; a request that hangs is given up, and a command is sent again under its own id. */
+const GIVEN_UP_AFTER_MS = 5000;
+
+export const api = createClient<paths>({
+  baseUrl: '/', fetch: (request) => globalThis.fetch(request, { signal: AbortSignal.timeout(GIVEN_UP_AFTER_MS) }),
+});
 api.use(csrf);
 
 /** The data of an answer; throws ProblemError for a problem and NoLinkError without an answer. */

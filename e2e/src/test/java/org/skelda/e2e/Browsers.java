@@ -12,7 +12,7 @@ import java.util.Map;
 
 /** Debian's headless Chromium; each person gets a browser of their own. Errors on any page fail the test that ends. */
 final class Browsers implements AutoCloseable {
-    private static final double PATIENCE_MS = 15_000;
+    private static final double PATIENCE_MS = 30_000;
 
     private final Playwright playwright = Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
