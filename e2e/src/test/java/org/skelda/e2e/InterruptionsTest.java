@@ -3,7 +3,6 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.Cookie;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -44,11 +43,8 @@ class InterruptionsTest {
 
     @Test
     void aClosedBrowserComesBackSignedIn() {
-        for (Cookie cookie : captain.page().context().cookies()) {
-            if (cookie.name.equals("SKELDA")) {
-                assertThat(cookie.expires).as("the session outlives the browser").isGreaterThan(0);
-            }
-        }
+        assertThat(captain.page().context().cookies()).filteredOn(cookie -> cookie.name.equals("SKELDA")).singleElement()
+                .satisfies(cookie -> assertThat(cookie.expires).as("the session outlives the browser").isGreaterThan(0));
         String address = captain.address();
         Page again = browsers.watched(captain.page().context().newPage());
         captain.page().close();
