@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Key } from '../ui/Key';
@@ -42,17 +43,19 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
   const follow = () => setCursor((current) => (current === cursor ? null : current));
   const answering = useAnswering(line, () => { follow(); setTyping(''); });
-  const look = (step: number) => {
+  const lookAt = (index: number) => {
     setTyping('');
-    setCursor(Math.max(0, Math.min(work.lines.length - 1, place + step)));
+    setCursor(Math.max(0, Math.min(work.lines.length - 1, index)));
+    heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
   };
+  const back = () => { setCursor(null); setTyping(''); };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
   const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
 
   useKeys((key) => {
-    if (key === 'ArrowUp') { look(-1); return true; }
-    if (key === 'ArrowDown') { look(1); return true; }
-    if (key === 'Escape') { setCursor(null); setTyping(''); live.dismiss(); return true; }
+    if (key === 'ArrowUp') { lookAt(place - 1); return true; }
+    if (key === 'ArrowDown') { lookAt(place + 1); return true; }
+    if (key === 'Escape') { back(); live.dismiss(); return true; }
     if (resting) {
       if (key !== ' ') return false;
       if (work.view.held) void live.ask({ ask: 'RESUME', procedure: work.text.id });
@@ -78,12 +81,13 @@ export function ProcedureDesk({ work, go, idle, ready }: {
       <Notices />
       <div className={styles.columns} data-map={map !== undefined || undefined}>
         <div>
-          {work.lines.slice(Math.max(0, place - BEHIND), place).map((row) => <LineRow key={row.text.ref} line={row} />)}
+          {work.lines.slice(Math.max(0, place - BEHIND), place).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {resting || !line
             ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
             : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
                 meanwhile={goOn && elsewhere ? { title: elsewhere.text.title, go: goOn } : null} />}
-          {work.lines.slice(place + 1, place + 1 + AHEAD).map((row) => <LineRow key={row.text.ref} line={row} />)}
+          {work.lines.slice(place + 1, place + 1 + AHEAD).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
+          {cursor !== null && <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>To the next line</Button>}
           <p className={`small ${styles.keys}`}><Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp; <Key name="?" /> keys</p>
         </div>
         {map && <PanelMap map={map} lines={work.lines} place={place} />}

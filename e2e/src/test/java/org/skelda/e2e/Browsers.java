@@ -24,7 +24,16 @@ final class Browsers implements AutoCloseable {
 
     /** A new browser profile with one page of this size. */
     Page page(int width, int height) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        return page(new Browser.NewContextOptions().setViewportSize(width, height));
+    }
+
+    /** A tablet held across: touch only, as the browser sees it. */
+    Page tablet() {
+        return page(new Browser.NewContextOptions().setViewportSize(1024, 700).setHasTouch(true).setIsMobile(true));
+    }
+
+    private Page page(Browser.NewContextOptions options) {
+        BrowserContext context = browser.newContext(options);
         context.setDefaultTimeout(PATIENCE_MS);
         return watched(context.newPage());
     }

@@ -7,7 +7,7 @@ import java.util.Map;
 
 /** What a crew member does at the desk of a departure, and what they see there. */
 final class DeskOfDeparture {
-    private static final int LONGER_THAN_ONE_PRESS_MS = 450;
+    static final int LONGER_THAN_ONE_PRESS_MS = 450;
     private static final Map<String, String> READINGS = Map.of(
             "Battery volts, loaded", "24.6", "Hydraulic quantity", "91", "Crew oxygen pressure", "11.4", "Engine 2 oil quantity", "14.5",
             "Brake accumulator", "11.2", "Engine 1 oil quantity", "13", "Engine 2 EGT before fuel", "62",

@@ -9,6 +9,8 @@ import org.junit.jupiter.api.Test;
 
 /** Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was. */
 class InterruptionsTest {
+    private static final int A_MINUTE_MS = 60_000;
+
     private TestServer server;
     private Browsers browsers;
     private CuttableLink link;
@@ -72,11 +74,13 @@ class InterruptionsTest {
     }
 
     @Test
-    void aLostLinkIsShownAndHealsByItself() {
+    void aLinkLostForAMinuteIsShownAndHealsByItself() {
         link.cut();
         captain.text("No link.").waitFor();
         captain.press("Space");
         captain.text("not acknowledged yet").waitFor();
+        TestServer.pause(A_MINUTE_MS);
+        captain.text("No link.").waitFor();
         ApiClient officer = ApiClient.signIn(server, "stenvik");
         officer.command(captain.departureId(), 99, "TAKE_SEAT", "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"");
         link.mend();

@@ -25,10 +25,10 @@ final class TestServer implements AutoCloseable {
     private final double speed;
     private Process process;
 
-    private TestServer(double speed) {
+    private TestServer(Path data, double speed) {
+        this.data = data;
         this.speed = speed;
         try {
-            data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath();
             try (ServerSocket free = new ServerSocket(0)) {
                 port = free.getLocalPort();
             }
@@ -39,7 +39,16 @@ final class TestServer implements AutoCloseable {
 
     /** @param speed of the server's clock against life */
     static TestServer start(double speed) {
-        TestServer server = new TestServer(speed);
+        try {
+            return startOn(Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath(), speed);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts on a data folder that is already there. */
+    static TestServer startOn(Path data, double speed) {
+        TestServer server = new TestServer(data, speed);
         server.start();
         return server;
     }

@@ -123,6 +123,7 @@ class WholePreparationTest {
     private static void sign(DeskOfDeparture captain) {
         captain.press("Space");
         captain.text("Ready to sign").waitFor();
+        Axe.findsNothing(captain.page(), "ready to sign");
         captain.page().getByLabel("Password of Runa Halden").fill("not-this-one");
         captain.click("Sign the record");
         captain.text("That is not your password").waitFor();

@@ -1,0 +1,51 @@
+package org.skelda.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What was backed up comes back whole elsewhere, and nothing is written over. */
+class BackupTest {
+
+    @Test
+    void aRestoredFolderHoldsEveryEvent(@TempDir Path folder) throws Exception {
+        Path backup = folder.resolve("backup.zip");
+        String departure;
+        List<String> before;
+        try (TestServer server = TestServer.start(1)) {
+            ApiClient crew = ApiClient.signIn(server, "oddsrud");
+            departure = crew.departure("307");
+            before = hashes(crew, departure);
+            server.kill();
+            assertThat(skelda("backup", backup, server.data())).contains("Backed up");
+        }
+        assertThat(skelda("backup", backup, folder)).contains("there is no data in");
+        Path elsewhere = folder.resolve("elsewhere");
+        assertThat(skelda("restore", backup, elsewhere)).contains("Restored");
+        assertThat(skelda("restore", backup, elsewhere)).contains("is not empty; it was left alone");
+        try (TestServer server = TestServer.startOn(elsewhere, 1)) {
+            assertThat(hashes(ApiClient.signIn(server, "oddsrud"), departure)).isNotEmpty().isEqualTo(before);
+        }
+    }
+
+    private static List<String> hashes(ApiClient client, String departure) {
+        List<String> hashes = new ArrayList<>();
+        client.events(departure).forEach(event -> hashes.add(event.path("hash").asString()));
+        return hashes;
+    }
+
+    private static String skelda(String command, Path file, Path data) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(System.getProperty("skelda.cli", "../skelda"), command, file.toString(), "--data", data.toString())
+                .redirectErrorStream(true).start();
+        String output = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        return output;
+    }
+}
