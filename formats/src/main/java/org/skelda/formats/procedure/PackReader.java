@@ -11,6 +11,8 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.start.ProfileChecks;
+import org.skelda.core.start.StartProfile;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -73,9 +75,31 @@ public final class PackReader {
         return join(sheet, procedureSource);
     }
 
+    /**
+     * The start profile of a type.
+     *
+     * @throws InvalidPack with all that is wrong: against the schema, or where the profile contradicts itself
+     */
+    public static StartProfile startProfile(String typeFile, byte[] type) {
+        PackSource source = checked(typeFile, type);
+        if (!source.tree().has("start")) {
+            throw InvalidPack.of(typeFile, "/start", 0, "the type has no start profile");
+        }
+        return PackStarts.profile(source.tree());
+    }
+
+    private static List<InvalidPack.Finding> contradictions(PackSource source, JsonNode tree) {
+        if (!tree.has("start")) {
+            return List.of();
+        }
+        return ProfileChecks.of(PackStarts.profile(tree)).stream()
+                .map(wrong -> new InvalidPack.Finding("/start" + wrong.place(), source.line("/start" + wrong.place()), wrong.words())).toList();
+    }
+
     private static PackSource checked(String file, byte[] bytes) {
         PackSource source = PackSource.parse(file, bytes);
         PackSchema.check(source);
+        refuse(source, contradictions(source, source.tree()));
         return source;
     }
 
@@ -92,6 +116,7 @@ public final class PackReader {
             tree = JSON.readerForUpdating(tree).readValue(modification.path("overlay"));
         }
         PackSchema.check(source, tree);
+        refuse(source, contradictions(source, tree));
         return bind(source, tree, notes);
     }
 
@@ -100,10 +125,14 @@ public final class PackReader {
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
         Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
+        refuse(source, wrong);
+        return new TypeSheet(tree.path("id").asString(), tree.path("name").asString(), notes, clocks, measures, maps);
+    }
+
+    private static void refuse(PackSource source, List<InvalidPack.Finding> wrong) {
         if (!wrong.isEmpty()) {
             throw new InvalidPack(source.file(), wrong);
         }
-        return new TypeSheet(tree.path("id").asString(), tree.path("name").asString(), notes, clocks, measures, maps);
     }
 
     private interface Binding<T> {
@@ -143,9 +172,7 @@ public final class PackReader {
                 procedures.add(procedure);
             }
         }
-        if (!wrong.isEmpty()) {
-            throw new InvalidPack(source.file(), wrong);
-        }
+        refuse(source, wrong);
         try {
             return Plan.of(sheet, procedures);
         } catch (Plan.InvalidPlan e) {

@@ -1,0 +1,218 @@
+package org.skelda.core.start;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.skelda.core.limit.DwellWatch;
+import org.skelda.core.limit.Limit;
+import org.skelda.core.limit.Signal;
+
+/** One attempt to start, while it runs. Confined to its monitor; what leaves it is immutable. Times are microseconds. */
+final class Attempt {
+    private static final long ENDS_AFTER_IDLE_us = 10_000_000;
+    private static final double STOPPED_pct = 5;
+    private static final Milestone[] MILESTONES = Milestone.values();
+
+    private final StartProfile profile;
+    private final Readings readings;
+    private final Switches switches;
+    private final long startedAt_us;
+    private final Windows windows;
+    private final MilestoneRules milestoneRules;
+    private final Figures figures;
+    private final List<DwellWatch> limitWatches = new ArrayList<>();
+    private final List<Finding> findings = new ArrayList<>();
+    private final long[] milestones_us = new long[MILESTONES.length];
+    private final Rule.AtSample[] atSample;
+    private final Rule.AtSwitch[] atSwitch;
+    private final Rule.AtMilestone[] atMilestone;
+    private final Rule.OnTime[] onTime;
+    private final List<Rule> rules;
+    private long now_us;
+    private long blindFrom_us = Signal.NEVER;
+    private boolean ended;
+
+    Attempt(StartProfile profile, Readings readings, Switches switches, long startedAt_us, TemperatureForecast forecast) {
+        this.profile = profile;
+        this.readings = readings;
+        this.switches = switches;
+        this.startedAt_us = startedAt_us;
+        this.now_us = startedAt_us;
+        this.windows = new Windows(startedAt_us);
+        this.milestoneRules = new MilestoneRules();
+        this.figures = new Figures();
+        Arrays.fill(milestones_us, Signal.NEVER);
+        rules = Rules.all(forecast);
+        atSample = only(Rule.AtSample.class).toArray(Rule.AtSample[]::new);
+        atSwitch = only(Rule.AtSwitch.class).toArray(Rule.AtSwitch[]::new);
+        atMilestone = only(Rule.AtMilestone.class).toArray(Rule.AtMilestone[]::new);
+        onTime = only(Rule.OnTime.class).toArray(Rule.OnTime[]::new);
+        readings.hush();
+        for (Limit limit : profile.temperatureLimits()) {
+            watchTemperature(limit);
+        }
+        rules.forEach(rule -> rule.begin(this));
+    }
+
+    private <R> List<R> only(Class<R> kind) {
+        return rules.stream().filter(kind::isInstance).map(kind::cast).toList();
+    }
+
+    private void watchTemperature(Limit limit) {
+        DwellWatch watch = new DwellWatch(limit, at_us -> HotStart.exceeded(this, limit, at_us));
+        watch.openFrom(startedAt_us);
+        limitWatches.add(watch);
+        listen(readings.of(Parameter.TEMPERATURE), watch);
+    }
+
+    /** Lets a watch hear a signal for as long as the attempt lasts. */
+    void listen(Signal signal, Signal.Listener listener) {
+        signal.tell(Listeners.joined(signal, listener));
+    }
+
+    /** Time passes without a sample: what falls due before this moment falls due, in the order of time. */
+    void advanceTo(long at_us) {
+        while (!ended) {
+            long due = nextDue_us();
+            if (due >= at_us) {
+                break;
+            }
+            readings.advanceTo(due);
+            noticeBlindness(due);
+            fallDue(due);
+        }
+        if (!ended) {
+            readings.advanceTo(at_us);
+            noticeBlindness(at_us);
+            now_us = Math.max(now_us, at_us);
+        }
+    }
+
+    private long nextDue_us() {
+        long next = isReached(Milestone.IDLE) ? at_us(Milestone.IDLE) + ENDS_AFTER_IDLE_us : Signal.NEVER;
+        for (Rule.OnTime rule : onTime) {
+            next = Math.min(next, rule.due_us(this));
+        }
+        return next;
+    }
+
+    private void fallDue(long due) {
+        for (Rule.OnTime rule : onTime) {
+            if (rule.due_us(this) == due) {
+                rule.fallDue(this, due);
+            }
+        }
+        if (isReached(Milestone.IDLE) && at_us(Milestone.IDLE) + ENDS_AFTER_IDLE_us == due) {
+            end(due);
+        }
+    }
+
+    private void noticeBlindness(long at_us) {
+        if (blindFrom_us != Signal.NEVER || isReached(Milestone.IDLE) || !(switches.starter() || switches.fuel())) {
+            return;
+        }
+        long lost = Math.min(readings.of(Parameter.SPOOL).lostFrom_us(), readings.of(Parameter.TEMPERATURE).lostFrom_us());
+        if (lost < at_us) {
+            blindFrom_us = Math.max(lost, startedAt_us);
+        }
+    }
+
+    /** A sample whose switches are taken in already. What its readings complete is judged by the switches of its own moment. */
+    void absorb(Sample sample) {
+        now_us = sample.at_us();
+        readings.absorb(sample);
+        windows.absorb(sample);
+        figures.absorb(this, sample);
+        if (switches.anyMoved()) {
+            for (Rule.AtSwitch rule : atSwitch) {
+                rule.switched(this);
+            }
+        }
+        milestoneRules.absorb(this, sample);
+        for (Rule.AtSample rule : atSample) {
+            rule.sampled(this);
+        }
+        double spool = value(Parameter.SPOOL);
+        if (!switches.starter() && !switches.fuel() && spool < STOPPED_pct) {
+            end(now_us);
+        }
+    }
+
+    private void end(long at_us) {
+        now_us = at_us;
+        ended = true;
+        readings.hush();
+    }
+
+    void reach(Milestone milestone) {
+        if (isReached(milestone)) {
+            return;
+        }
+        milestones_us[milestone.ordinal()] = now_us;
+        if (milestone == Milestone.LIGHT_OFF) {
+            figures.lightOff(this);
+        }
+        for (Rule.AtMilestone rule : atMilestone) {
+            rule.reached(this, milestone);
+        }
+    }
+
+    /** Whether a finding may still be raised: not when it was already, unless it only advised and cuts now. */
+    boolean mayRaise(FindingId id, Action action) {
+        for (Finding finding : findings) {
+            if (finding.id() == id && (finding.action().cuts() || !action.cuts())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    void raise(FindingId id, long at_us, Action action, String reason) {
+        boolean needsFuel = action == Action.CUT_FUEL || action == Action.AUTO_STOP;
+        if (!ended && mayRaise(id, action) && (!needsFuel || switches.fuelOnAt(at_us))) {
+            findings.add(new Finding(id, sinceStart(at_us), action, reason));
+        }
+    }
+
+    Duration sinceStart(long at_us) {
+        return Duration.ofNanos((at_us - startedAt_us) * 1000);
+    }
+
+    StartProfile profile() { return profile; }
+
+    Readings readings() { return readings; }
+
+    Switches switches() { return switches; }
+
+    Windows windows() { return windows; }
+
+    Figures figures() { return figures; }
+
+    List<DwellWatch> limitWatches() { return limitWatches; }
+
+    List<Finding> findings() { return findings; }
+
+    long startedAt_us() { return startedAt_us; }
+
+    long now_us() { return now_us; }
+
+    boolean isEnded() { return ended; }
+
+    /** Whether sight of spool or temperature was lost while it was needed. */
+    boolean wasBlind() { return blindFrom_us != Signal.NEVER; }
+
+    /** The last reading while it may be used; NaN when it is lost or was never there. Comparisons with NaN find nothing. */
+    double value(Parameter parameter) {
+        return readings.value(parameter, now_us);
+    }
+
+    boolean isReached(Milestone milestone) {
+        return milestones_us[milestone.ordinal()] != Signal.NEVER;
+    }
+
+    /** When a milestone was reached; {@link Signal#NEVER} before. */
+    long at_us(Milestone milestone) {
+        return milestones_us[milestone.ordinal()];
+    }
+}

@@ -1,0 +1,44 @@
+package org.skelda.core.start;
+
+import static org.skelda.core.start.Words.text;
+
+import java.util.stream.Collectors;
+
+/** HOT_PREDICTED: the temperature is forecast to exceed a start limit. Not said once a limit is exceeded. */
+final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
+    private final TemperatureForecast forecast;
+
+    HotPredicted(TemperatureForecast forecast) {
+        this.forecast = forecast;
+    }
+
+    @Override
+    public void reached(Attempt a, Milestone milestone) {
+        if (milestone == Milestone.LIGHT_OFF) {
+            forecast.lit(a.now_us());
+        }
+    }
+
+    @Override
+    public void sampled(Attempt a) {
+        double temperature = a.readings().of(Parameter.TEMPERATURE).last();
+        if (a.readings().of(Parameter.TEMPERATURE).last_us() != a.now_us() || !a.isReached(Milestone.FUEL_ON)) {
+            return;
+        }
+        forecast.read(a.now_us(), temperature);
+        if (!a.switches().fuel() || !a.isReached(Milestone.LIGHT_OFF) || !a.mayRaise(FindingId.HOT_PREDICTED, a.profile().guardedCut())
+                || !a.mayRaise(FindingId.HOT_START, a.profile().guardedCut())) {
+            return;
+        }
+        if (forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED) {
+            a.raise(FindingId.HOT_PREDICTED, a.now_us(), a.profile().guardedCut(), text("%s at %.0f degC is on its way past a start limit within 5 s: %s.",
+                    a.profile().words(Parameter.TEMPERATURE), temperature, limits(a)));
+        }
+    }
+
+    private static String limits(Attempt a) {
+        return a.profile().temperatureLimits().stream()
+                .map(limit -> limit.allowed().isZero() ? text("%.0f degC", limit.value()) : text("%.0f degC for %d s", limit.value(), limit.allowed().toSeconds()))
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,17 @@
+package org.skelda.core.start;
+
+import static org.skelda.core.start.Words.text;
+
+import org.skelda.core.limit.Limit;
+
+/** HOT_START: a start limit exceeded. The attempt watches its limits itself, since they are reported whatever is found. */
+final class HotStart {
+    private HotStart() {}
+
+    static void exceeded(Attempt a, Limit limit, long at_us) {
+        String word = a.profile().words(Parameter.TEMPERATURE);
+        a.raise(FindingId.HOT_START, at_us, a.profile().guardedCut(), limit.allowed().isZero()
+                ? text("%s passed the start limit of %.0f degC.", word, limit.value())
+                : text("%s was above the start limit of %.0f degC for longer than %d s.", word, limit.value(), limit.allowed().toSeconds()));
+    }
+}

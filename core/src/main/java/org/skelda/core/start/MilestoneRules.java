@@ -1,0 +1,73 @@
+package org.skelda.core.start;
+
+/** When each milestone of a start holds, in the order of their table. Each is stamped with the sample that first shows it. */
+final class MilestoneRules {
+    private static final double VALVE_DROP_kPa = 12;
+    private static final double ROTATION_pct = 2;
+    private static final double OIL_RISE_kPa = 15;
+    private static final double FAN_pct = 1;
+    private static final double PROPELLER_rpm = 30;
+    private static final double LIGHT_OFF_RISE_degC = 30;
+    private static final double STEADY_pctps = 0.2;
+    private static final long VOLTS_COUNT_AFTER_us = 2_000_000;
+
+    private double ductAtStart = Double.NaN;
+    private double oilAtStart = Double.NaN;
+
+    void absorb(Attempt a, Sample sample) {
+        takeBaselines(a);
+        if (valveOpen(a)) a.reach(Milestone.VALVE_OPEN);
+        if (a.value(Parameter.SPOOL) >= ROTATION_pct) a.reach(Milestone.ROTATION);
+        if (a.value(Parameter.OIL) >= oilAtStart + OIL_RISE_kPa) a.reach(Milestone.OIL_RISING);
+        if (a.value(Parameter.FAN) >= turning(a)) a.reach(Milestone.FAN_ROTATION);
+        if (fuelAllowed(a)) a.reach(Milestone.FUEL_ALLOWED);
+        if (a.switches().fuelTurnedOn()) a.reach(Milestone.FUEL_ON);
+        if (a.isReached(Milestone.FUEL_ON) && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC) {
+            a.reach(Milestone.LIGHT_OFF);
+        }
+        if (a.switches().starterTurnedOff() && a.isReached(Milestone.LIGHT_OFF) && a.switches().fuel()) a.reach(Milestone.STARTER_OUT);
+        if (idle(a)) a.reach(Milestone.IDLE);
+    }
+
+    /** Readings at starter on; where there was none at that very sample, the first one after it. */
+    private void takeBaselines(Attempt a) {
+        if (Double.isNaN(oilAtStart)) {
+            oilAtStart = a.value(Parameter.OIL);
+        }
+        if (Double.isNaN(ductAtStart)) {
+            ductAtStart = a.value(Parameter.DUCT);
+        }
+    }
+
+    private boolean valveOpen(Attempt a) {
+        return a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR && a.value(Parameter.DUCT) <= ductAtStart - VALVE_DROP_kPa;
+    }
+
+    private static double turning(Attempt a) {
+        return a.profile().drive().engine() == StartProfile.Engine.JET ? FAN_pct : PROPELLER_rpm;
+    }
+
+    private static boolean fuelAllowed(Attempt a) {
+        StartProfile.Fuel fuel = a.profile().fuel();
+        return !a.isReached(Milestone.FUEL_ON) && !a.switches().fuel() && a.switches().starter()
+                && a.value(Parameter.SPOOL) >= fuel.minimum_pct()
+                && a.value(Parameter.TEMPERATURE) <= fuel.hottestBefore_c()
+                && supplied(a);
+    }
+
+    private static boolean supplied(Attempt a) {
+        if (!a.readings().of(a.profile().supplyParameter()).isMeasured()) {
+            return true;
+        }
+        boolean counts = a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR
+                || a.now_us() - a.switches().starterOn_us() >= VOLTS_COUNT_AFTER_us;
+        return !counts || !a.readings().margin().isLostAt(a.now_us()) && a.readings().margin().last() >= 0;
+    }
+
+    private static boolean idle(Attempt a) {
+        double slope = a.windows().spoolOver5s();
+        return a.switches().fuel() && a.profile().idle().at(a.value(Parameter.SPOOL))
+                && Math.abs(slope) <= STEADY_pctps
+                && a.value(Parameter.TEMPERATURE) < a.profile().lowestLimit_c();
+    }
+}

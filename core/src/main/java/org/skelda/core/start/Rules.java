@@ -1,0 +1,36 @@
+package org.skelda.core.start;
+
+import java.util.List;
+
+/** The table of findings: one rule for each row, in its order. A start limit exceeded is watched by the attempt itself. */
+final class Rules {
+    private Rules() {}
+
+    /** Fresh rules for one attempt. */
+    static List<Rule> all(TemperatureForecast forecast) {
+        return List.of(
+                new SupplyRules.LowSupply(),
+                new SupplyRules.DipLow(),
+                new TurningRules.NoRotation(),
+                new TurningRules.NoOilPressure(),
+                new TurningRules.NoFanRotation(),
+                new FuelRules.FuelEarly(),
+                new FuelRules.ResidualHot(),
+                new LightRules.IgnitionMissing(),
+                new LightRules.IgnitionLate(),
+                new LightRules.NoLightOff(),
+                new FuelRules.FlowHigh(),
+                new HotPredicted(forecast),
+                new AccelerationRules.HungStart(),
+                new StarterRules.StarterTime(),
+                new StarterRules.StarterOverrun(),
+                new StarterRules.StarterEarlyOut(),
+                new FuelRules.RelightAfterCut(),
+                new IdleRules.OilLowAtIdle(),
+                new CutRules.AutoStopFailed(),
+                new CutRules.CutNotEffective(),
+                new CutRules.InternalFire(),
+                new AccelerationRules.SlowToIdle(),
+                new IdleRules.IdleAbnormal());
+    }
+}

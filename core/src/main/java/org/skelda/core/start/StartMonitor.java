@@ -1,0 +1,119 @@
+package org.skelda.core.start;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Watches one engine's starts. Samples and the passing of time go in; {@link #snapshot} says at any moment what has happened, what
+ * is wrong and what to do. A recorded trace and a live feed pass through the same code with the same answer; extra calls of {@link
+ * #advanceTo} never change it.
+ *
+ * <p>An attempt begins when the starter goes on and none is running. It ends 10 s after idle, or when starter and fuel are off and
+ * the start spool is under 5 %. A starter that is on at the very first sample was not seen to go on: that start is not judged.
+ *
+ * <p>Times are microseconds on the clock of the samples. One thread.
+ */
+public final class StartMonitor {
+    private final StartProfile profile;
+    private final Readings readings;
+    private final Switches switches = new Switches();
+    private final Supplier<TemperatureForecast> forecasts;
+    private final List<AttemptReport> done = new ArrayList<>();
+    private @Nullable Attempt attempt;
+    private long now_us = Long.MIN_VALUE;
+    private long lastSample_us = Long.MIN_VALUE;
+
+    /**
+     * @param profile of the type
+     * @param elevation_ft of the stand, -2,000 to 20,000 ft
+     * @throws IllegalArgumentException for an elevation out of range
+     */
+    public StartMonitor(StartProfile profile, double elevation_ft) {
+        this(profile, elevation_ft, Forecasts::chosen);
+    }
+
+    /** A monitor with another forecast, to compare them. */
+    public StartMonitor(StartProfile profile, double elevation_ft, Supplier<TemperatureForecast> forecasts) {
+        if (!(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
+            throw new IllegalArgumentException("an elevation of " + elevation_ft + " ft is out of range; give -2,000 to 20,000 ft");
+        }
+        this.profile = profile;
+        this.readings = new Readings(profile, elevation_ft);
+        this.forecasts = forecasts;
+    }
+
+    /**
+     * Time has passed: what falls due before this moment falls due. A moment before one that was given already is no news.
+     *
+     * @param at_us the present
+     */
+    public void advanceTo(long at_us) {
+        if (at_us <= now_us) {
+            return;
+        }
+        now_us = at_us;
+        if (attempt == null) {
+            readings.advanceTo(at_us);
+            return;
+        }
+        attempt.advanceTo(at_us);
+        fileIfEnded();
+    }
+
+    /**
+     * A sample: first time advances to it, then it is taken in.
+     *
+     * @throws IllegalArgumentException when it is not later than the one before
+     */
+    public void accept(Sample sample) {
+        if (lastSample_us != Long.MIN_VALUE && sample.at_us() <= lastSample_us) {
+            throw new IllegalArgumentException("a sample at " + sample.at_us() + " us is not later than the one at " + lastSample_us + " us");
+        }
+        lastSample_us = sample.at_us();
+        advanceTo(sample.at_us());
+        switches.absorb(sample);
+        if (attempt == null && switches.starterTurnedOn()) {
+            attempt = new Attempt(profile, readings, switches, sample.at_us(), forecasts.get());
+        }
+        if (attempt == null) {
+            readings.absorb(sample);
+            return;
+        }
+        attempt.absorb(sample);
+        fileIfEnded();
+    }
+
+    private void fileIfEnded() {
+        if (attempt != null && attempt.isEnded()) {
+            done.add(AttemptReport.of(attempt));
+            attempt = null;
+        }
+    }
+
+    /** All attempts so far in their order, the running one last. */
+    public List<AttemptReport> attempts() {
+        List<AttemptReport> all = new ArrayList<>(done);
+        if (attempt != null) {
+            all.add(AttemptReport.of(attempt));
+        }
+        return List.copyOf(all);
+    }
+
+    /** What to do now, and why. @param engine how the crew calls it, e.g. {@code Engine 2} */
+    public Verdict verdict(String engine) {
+        return attempt == null ? Verdict.resting(engine) : Verdict.of(engine, attempt);
+    }
+
+    /** How the engine stands now, in the time of an attempt of this monitor. */
+    public Standing standing(AttemptReport since) {
+        return switches.standing(now_us, since.startedAt_us(), readings);
+    }
+
+    /** The running attempt as it stands; empty between attempts. */
+    public Optional<AttemptReport> running() {
+        return Optional.ofNullable(attempt).map(AttemptReport::of);
+    }
+}

@@ -1,0 +1,12 @@
+package org.skelda.core.start;
+
+import java.util.Locale;
+
+/** Sentences with numbers in them, the same in every locale. */
+final class Words {
+    private Words() {}
+
+    static String text(String format, Object... values) {
+        return String.format(Locale.ROOT, format, values);
+    }
+}
