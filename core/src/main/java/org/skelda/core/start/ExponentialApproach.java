@@ -2,8 +2,8 @@ package org.skelda.core.start;
 
 /**
  * An exponential approach to a final value, fitted by least squares over the last 3 s for each time constant of a grid; the best
- * fitting one is drawn on. While less than 2.4 s are known the longer time constants are left out: over a short window they cannot
- * be told from a straight line, which would run away. Needs 1.2 s of readings.
+ * fitting one is drawn on. In the first 4 s the longer time constants are left out: while the flame still spreads they cannot be told
+ * from a straight line, which would run away. Needs 1.2 s of readings.
  *
  * <p>With x = exp(-(t - t0) / tau), value = a + b x by ordinary least squares; t0 is arbitrary, since it only scales b. The grid is
  * three chains, each halving its time constant by squaring x. Readings closer than 60 ms to the last one taken add nothing and are
@@ -13,7 +13,7 @@ public final class ExponentialApproach implements Extrapolation {
     private static final double US_PER_S = 1e6;
     private static final long WINDOW_us = 3_000_000;
     private static final long READY_us = 1_200_000;
-    private static final long LONG_FROM_us = 2_400_000;
+    private static final long LONG_FROM_us = 4_000_000;
     private static final long CLOSEST_us = 60_000;
     private static final long BASE_LASTS_us = 6_000_000;
     private static final int FEWEST = 4;
@@ -29,6 +29,7 @@ public final class ExponentialApproach implements Extrapolation {
     private int first;
     private int count;
     private long base_us;
+    private long began_us;
     private boolean fitted;
     private double a;
     private double b;
@@ -49,6 +50,9 @@ public final class ExponentialApproach implements Extrapolation {
         while (count > 0 && (at_us[first] < time_us - WINDOW_us || count == CAPACITY)) {
             first = (first + 1) % CAPACITY;
             count--;
+        }
+        if (count == 0) {
+            began_us = time_us;
         }
         int place = place(count++);
         at_us[place] = time_us;
@@ -106,7 +110,7 @@ public final class ExponentialApproach implements Extrapolation {
             sy += values[place(i)] - last;
         }
         double most = Double.NEGATIVE_INFINITY;
-        int candidates = span_us() < LONG_FROM_us ? SHORT_ONES : TAU_s.length;
+        int candidates = at_us[place(count - 1)] - began_us < LONG_FROM_us ? SHORT_ONES : TAU_s.length;
         for (int k = 0; k < candidates; k++) {
             double[] xs = x[k];
             double sx = 0;

