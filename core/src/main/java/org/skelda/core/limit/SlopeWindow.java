@@ -33,9 +33,13 @@ public final class SlopeWindow {
     /** A reading, later than those before. @param value finite */
     public void read(long time_us, double value) {
         while (count > 0 && at_us[first] < time_us - length_us) {
-            line.removeData(seconds(at_us[first]), values[first]);
-            first = (first + 1) % at_us.length;
             count--;
+            if (count == 0) {
+                line.clear(); // Taking away the last reading would divide by none.
+            } else {
+                line.removeData(seconds(at_us[first]), values[first]);
+            }
+            first = (first + 1) % at_us.length;
         }
         if (count == at_us.length) {
             grow();

@@ -88,9 +88,8 @@ public final class AfterCut {
         switch (step.doing()) {
             case KEEP_TURNING -> keepTurning(step);
             case STOP_STARTER -> {
-                boolean off = !standing.starter() || later(standing.starterOn(), standing.starterOff());
-                add("Starter off", off, null);
-                reached = off && reached != null ? max(reached, standing.starterOff()) : null;
+                add("Starter off", standing.firstOff() != null, null);
+                reached = reached == null ? null : standing.firstOff();
             }
             case DRAIN -> timed(step, text("Let it drain %d s", seconds(step.time())));
             case DRY_MOTOR -> dryMotor(step);
@@ -161,14 +160,6 @@ public final class AfterCut {
         attempt.exceedances().forEach(exceedance -> note.append(text(" Above %.0f degC for %.1f s.", exceedance.limit().value(), exceedance.dwell().toNanos() / 1e9)));
         note.append(text(" Starter on %.0f s.", attempt.figures().starterOn().toNanos() / 1e9));
         return note.toString();
-    }
-
-    private static boolean later(@Nullable Duration first, @Nullable Duration second) {
-        return first != null && second != null && second.compareTo(first) > 0;
-    }
-
-    private static Duration max(Duration one, @Nullable Duration other) {
-        return other == null || one.compareTo(other) >= 0 ? one : other;
     }
 
     private static long seconds(@Nullable Duration duration) {

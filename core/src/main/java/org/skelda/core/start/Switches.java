@@ -21,6 +21,7 @@ final class Switches {
     private long starterOff_us = NEVER_YET;
     private long fuelOn_us = NEVER_YET;
     private long fuelOff_us = NEVER_YET;
+    private long offAfterCut_us = NEVER_YET;
 
     void absorb(Sample sample) {
         fuelBefore = fuel;
@@ -41,6 +42,10 @@ final class Switches {
             fuel = !fuel;
             if (fuel) fuelOn_us = sample.at_us();
             else fuelOff_us = sample.at_us();
+            offAfterCut_us = NEVER_YET;
+        }
+        if (cut_us() != Signal.NEVER && offAfterCut_us == NEVER_YET && !starter) {
+            offAfterCut_us = sample.at_us();
         }
         if (ignitionMoved) {
             ignition = !ignition;
@@ -50,7 +55,7 @@ final class Switches {
     /** How the engine stands, in times since a moment. */
     Standing standing(long now_us, long since_us, Readings readings) {
         return new Standing(since(now_us, since_us), fuel, sinceOrNull(fuelOff_us, since_us), starter, sinceOrNull(starterOn_us, since_us),
-                sinceOrNull(starterOff_us, since_us), known(readings, Parameter.SPOOL, now_us), known(readings, Parameter.TEMPERATURE, now_us),
+                sinceOrNull(starterOff_us, since_us), sinceOrNull(offAfterCut_us, since_us), known(readings, Parameter.SPOOL, now_us), known(readings, Parameter.TEMPERATURE, now_us),
                 known(readings, Parameter.FLOW, now_us));
     }
 
