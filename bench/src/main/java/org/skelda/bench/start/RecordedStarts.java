@@ -48,6 +48,11 @@ final class RecordedStarts {
         return all;
     }
 
+    /** The bytes of one of the files. */
+    static byte[] bytes(String file) {
+        return files().get(file);
+    }
+
     private static List<Sample> samples(String file, byte[] bytes, StartProfile profile) {
         try {
             return TraceReader.of(file, new ByteArrayInputStream(bytes)).samples(profile);

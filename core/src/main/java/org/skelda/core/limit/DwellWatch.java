@@ -58,10 +58,15 @@ public final class DwellWatch implements Signal.Listener {
 
     @Override
     public void line(long from_us, double from, long to_us, double to) {
-        if (to_us <= opens_us || from_us >= closes_us) {
-            if (from_us >= closes_us) {
-                endRun();
-            }
+        if (to_us <= opens_us) {
+            return;
+        }
+        if (from_us >= closes_us) {
+            endRun();
+            return;
+        }
+        if (from_us >= opens_us && to_us <= closes_us) {
+            within(from_us, limit.beyond(from), to_us, limit.beyond(to));
             return;
         }
         long start = Math.max(from_us, opens_us);

@@ -129,7 +129,7 @@ final class Attempt {
                 rule.switched(this);
             }
         }
-        milestoneRules.absorb(this, sample);
+        milestoneRules.absorb(this);
         for (Rule.AtSample rule : atSample) {
             rule.sampled(this);
         }

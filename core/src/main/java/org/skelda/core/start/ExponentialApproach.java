@@ -17,6 +17,7 @@ public final class ExponentialApproach implements Extrapolation {
     private static final long CLOSEST_us = 60_000;
     private static final long BASE_LASTS_us = 6_000_000;
     private static final int FEWEST = 4;
+    private static final double NOISE_degC = 30;
     private static final int CAPACITY = 64;
     /** Time constants (s), from the shortest up, and where each stands in the chains. */
     private static final double[] TAU_s = {1, 1.25, 1.6, 2, 2.5, 3.2, 4, 5, 6.4, 8};
@@ -66,7 +67,7 @@ public final class ExponentialApproach implements Extrapolation {
     }
 
     private int place(int index) {
-        return (first + index) % CAPACITY;
+        return first + index < CAPACITY ? first + index : first + index - CAPACITY;
     }
 
     private void rebase(long time_us) {
@@ -100,6 +101,14 @@ public final class ExponentialApproach implements Extrapolation {
 
     private long span_us() {
         return at_us[place(count - 1)] - at_us[first];
+    }
+
+    /** A rising approach only flattens: it gains less than at its mean rate so far, noise apart. */
+    @Override
+    public boolean staysUnder(double value, double ahead_s) {
+        double last = values[place(count - 1)];
+        double rate = (last - values[first]) / (span_us() / US_PER_S);
+        return last + Math.max(0, rate) * ahead_s + NOISE_degC < value;
     }
 
     private void fit() {

@@ -14,6 +14,13 @@ public interface Extrapolation {
     /** Whether there are enough readings to say anything. */
     boolean isReady();
 
+    /**
+     * Whether it can be told without drawing the curve that it stays under a value (degC) for a time (s). False when in doubt.
+     */
+    default boolean staysUnder(double value, double ahead_s) {
+        return false;
+    }
+
     /** What the curve says for a time from the last reading on. @param ahead_s 0 to 5 s; @return degC */
     double at(double ahead_s);
 }

@@ -14,19 +14,25 @@ final class MilestoneRules {
     private double ductAtStart = Double.NaN;
     private double oilAtStart = Double.NaN;
 
-    void absorb(Attempt a, Sample sample) {
+    void absorb(Attempt a) {
         takeBaselines(a);
-        if (valveOpen(a)) a.reach(Milestone.VALVE_OPEN);
-        if (a.value(Parameter.SPOOL) >= ROTATION_pct) a.reach(Milestone.ROTATION);
-        if (a.value(Parameter.OIL) >= oilAtStart + OIL_RISE_kPa) a.reach(Milestone.OIL_RISING);
-        if (a.value(Parameter.FAN) >= turning(a)) a.reach(Milestone.FAN_ROTATION);
-        if (fuelAllowed(a)) a.reach(Milestone.FUEL_ALLOWED);
+        if (isAhead(a, Milestone.VALVE_OPEN) && valveOpen(a)) a.reach(Milestone.VALVE_OPEN);
+        if (isAhead(a, Milestone.ROTATION) && a.value(Parameter.SPOOL) >= ROTATION_pct) a.reach(Milestone.ROTATION);
+        if (isAhead(a, Milestone.OIL_RISING) && a.value(Parameter.OIL) >= oilAtStart + OIL_RISE_kPa) a.reach(Milestone.OIL_RISING);
+        if (isAhead(a, Milestone.FAN_ROTATION) && a.value(Parameter.FAN) >= turning(a)) a.reach(Milestone.FAN_ROTATION);
+        if (isAhead(a, Milestone.FUEL_ALLOWED) && fuelAllowed(a)) a.reach(Milestone.FUEL_ALLOWED);
         if (a.switches().fuelTurnedOn()) a.reach(Milestone.FUEL_ON);
-        if (a.isReached(Milestone.FUEL_ON) && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC) {
-            a.reach(Milestone.LIGHT_OFF);
-        }
+        if (isAhead(a, Milestone.LIGHT_OFF) && lit(a)) a.reach(Milestone.LIGHT_OFF);
         if (a.switches().starterTurnedOff() && a.isReached(Milestone.LIGHT_OFF) && a.switches().fuel()) a.reach(Milestone.STARTER_OUT);
-        if (idle(a)) a.reach(Milestone.IDLE);
+        if (isAhead(a, Milestone.IDLE) && idle(a)) a.reach(Milestone.IDLE);
+    }
+
+    private static boolean isAhead(Attempt a, Milestone milestone) {
+        return !a.isReached(milestone);
+    }
+
+    private static boolean lit(Attempt a) {
+        return a.isReached(Milestone.FUEL_ON) && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC;
     }
 
     /** Readings at starter on; where there was none at that very sample, the first one after it. */
@@ -65,9 +71,8 @@ final class MilestoneRules {
     }
 
     private static boolean idle(Attempt a) {
-        double slope = a.windows().spoolOver5s();
         return a.switches().fuel() && a.profile().idle().at(a.value(Parameter.SPOOL))
-                && Math.abs(slope) <= STEADY_pctps
+                && Math.abs(a.windows().spoolOver5s()) <= STEADY_pctps
                 && a.value(Parameter.TEMPERATURE) < a.profile().lowestLimit_c();
     }
 }

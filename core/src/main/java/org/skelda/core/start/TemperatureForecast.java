@@ -124,6 +124,6 @@ public final class TemperatureForecast {
     /** The curve passes the limit soon enough to be beyond it for longer than allowed. */
     private boolean passes(Limit limit) {
         double until_s = calling.ahead_s - limit.allowed().toNanos() / 1e9;
-        return until_s > 0 && curve.at(until_s) > limit.value();
+        return until_s > 0 && !curve.staysUnder(limit.value(), until_s) && curve.at(until_s) > limit.value();
     }
 }

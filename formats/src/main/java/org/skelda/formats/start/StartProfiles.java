@@ -5,6 +5,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.procedure.PackReader;
 
@@ -12,6 +14,8 @@ import org.skelda.formats.procedure.PackReader;
 public final class StartProfiles {
     /** Codes of the types whose starts can be judged. */
     public static final List<String> TYPES = List.of("HAVERN-2M", "HAVERN-2A", "HAVERN-4", "LOMVI-T1", "LOMVI-T2", "TEISTA-B2");
+
+    private static final Map<String, StartProfile> READ = new ConcurrentHashMap<>();
 
     private StartProfiles() {}
 
@@ -26,6 +30,10 @@ public final class StartProfiles {
         if (!TYPES.contains(code)) {
             throw new IllegalArgumentException("there is no type '" + type.strip() + "'; it is one of " + String.join(", ", TYPES));
         }
+        return READ.computeIfAbsent(code, StartProfiles::read);
+    }
+
+    private static StartProfile read(String code) {
         String file = "packs/types/" + code.toLowerCase(Locale.ROOT) + ".yaml";
         try (InputStream in = StartProfiles.class.getResourceAsStream("/" + file)) {
             if (in == null) {

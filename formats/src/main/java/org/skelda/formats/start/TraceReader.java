@@ -12,10 +12,12 @@ import java.util.function.Consumer;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
+import tools.jackson.core.io.NumberInput;
 
 /**
  * Reads a start trace: CSV by RFC 4180 in UTF-8, at most 20 MB, one header line, one row for each sample. What it cannot use it
@@ -161,7 +163,7 @@ public final class TraceReader {
             if (cell.isEmpty()) {
                 throw wrong("a row without t_s; expected seconds from the start of the trace");
             }
-            long at_us = Math.round(parsed(cell, "t_s") * US_PER_S);
+            long at_us = Math.round(parsed(cell, null) * US_PER_S);
             if (count > 1 && at_us <= before_us) {
                 throw wrong("t_s goes from " + before_us / US_PER_S + " to " + cell + "; times must rise from row to row");
             }
@@ -175,25 +177,38 @@ public final class TraceReader {
                 return Double.NaN;
             }
             String cell = row.get(place).strip();
-            return cell.isEmpty() ? Double.NaN : parsed(cell, columns.name(parameter));
+            return cell.isEmpty() ? Double.NaN : parsed(cell, parameter);
         }
 
-        private double parsed(String cell, String column) {
-            for (int i = 0; i < cell.length(); i++) {
-                char c = cell.charAt(i);
-                if ((c < '0' || c > '9') && c != '.' && c != '-' && c != '+' && c != 'e' && c != 'E') {
-                    throw wrong(column + " is '" + shortened(cell) + "'; expected a number");
-                }
+        private double parsed(String cell, @Nullable Parameter parameter) {
+            if (!isPlain(cell)) {
+                throw wrong(name(parameter) + " is '" + shortened(cell) + "'; expected a number");
             }
             try {
-                double value = Double.parseDouble(cell);
+                double value = NumberInput.parseDouble(cell, true);
                 if (Math.abs(value) > LARGEST) {
-                    throw wrong(column + " is " + shortened(cell) + ", which no such reading can be");
+                    throw wrong(name(parameter) + " is " + shortened(cell) + ", which no such reading can be");
                 }
                 return value;
             } catch (NumberFormatException _) {
-                throw wrong(column + " is '" + shortened(cell) + "'; expected a number");
+                throw wrong(name(parameter) + " is '" + shortened(cell) + "'; expected a number");
             }
+        }
+
+        private String name(@Nullable Parameter parameter) {
+            return parameter == null ? "t_s" : columns.name(parameter);
+        }
+
+        /** What Java reads as a number beyond a plain one: NaN, Infinity, a letter for its type, hexadecimal. */
+        private static boolean isPlain(String cell) {
+            char head = cell.charAt(0);
+            char tail = cell.charAt(cell.length() - 1);
+            return (head >= '0' && head <= '9' || head == '-' || head == '+' || head == '.') && (tail >= '0' && tail <= '9' || tail == '.')
+                    && !(cell.length() > 2 && (isX(cell.charAt(1)) || isX(cell.charAt(2))));
+        }
+
+        private static boolean isX(char c) {
+            return c == 'x' || c == 'X';
         }
 
         private Switch told(CSVRecord row, int place, String column) {
@@ -201,12 +216,14 @@ public final class TraceReader {
                 return Switch.UNTOLD;
             }
             String cell = row.get(place).strip();
-            return switch (cell) {
-                case "0" -> Switch.OFF;
-                case "1" -> Switch.ON;
-                case "" -> Switch.UNTOLD;
-                default -> throw wrong(column + " is '" + shortened(cell) + "'; expected 0 or 1");
-            };
+            if (cell.isEmpty()) {
+                return Switch.UNTOLD;
+            }
+            char digit = cell.charAt(0);
+            if (cell.length() > 1 || digit != '0' && digit != '1') {
+                throw wrong(column + " is '" + shortened(cell) + "'; expected 0 or 1");
+            }
+            return digit == '1' ? Switch.ON : Switch.OFF;
         }
 
         private InvalidTrace wrong(String message) {
