@@ -92,7 +92,7 @@ class AnalyseCommandTest {
         Run run = run("analyse", "--oat", "-15", normal, noLight);
         assertThat(run.exit()).isZero();
         assertThat(run.out()).contains("normal.csv: Lomvi T1, 1 attempt", "A new, full battery at -15 degC would dip to about 16.2 V.",
-                "Attempt 1, starter on at 2.0 s: NORMAL", "Findings   none", "limit 865.0", "inside (Lomvi T1, start, start temperature limits)",
+                "Attempt 1, starter on at 2.0 s: NORMAL", "Findings   none", "Time above 865 degC", "limit 1030.0", "inside (Lomvi T1, start, start temperature limits)",
                 "no-light.csv: Havern 2M, 1 attempt", "NO_LIGHT_OFF, cut the fuel. No light-off 12 s after fuel on.");
     }
 

@@ -55,6 +55,7 @@ public final class ForecastTrial {
             });
         }
         byType(all.stream().filter(Recorded::heldOut).toList());
+        late(all);
         drawnByLot();
         if (arguments.length > 0) {
             ForecastPicture.draw(all, Path.of(arguments[0]));
@@ -72,6 +73,16 @@ public final class ForecastTrial {
         for (String type : new String[] {"HAVERN-2M", "LOMVI-T1"}) {
             Tally tally = tally(starts.stream().filter(start -> start.profile().typeId().equals(type)).toList(), Forecasts::chosen, 2, 1);
             System.out.printf(Locale.ROOT, "| %s | %d | %d (%.1f %%) | %d | %d |%n", type, tally.hot, tally.inTime, 100.0 * tally.inTime / tally.hot, tally.normal, tally.falseCalls);
+        }
+    }
+
+    private static void late(List<Recorded> starts) {
+        System.out.println("\n| called late, no noise added | part | warning, s |\n|---|---|---|");
+        for (Recorded start : starts.stream().filter(Recorded::isHot).toList()) {
+            double warning = start.firstExceeded_s() - called_s(start, Forecasts::chosen, 0, 1, new Random(0));
+            if (!(warning >= WANTED_s)) {
+                System.out.printf(Locale.ROOT, "| %s | %s | %.2f |%n", start.file(), start.heldOut() ? "held out" : "tuned on", warning);
+            }
         }
     }
 

@@ -133,6 +133,11 @@ public final class DwellWatch implements Signal.Listener {
         return since_us == NONE ? NOT_BEYOND : since_us;
     }
 
+    /** The longest time beyond so far, allowed or not (us). */
+    public long longest_us() {
+        return Math.max(0, since_us == NONE ? longest_us : Math.max(longest_us, reached_us - since_us));
+    }
+
     /**
      * What is to be reported, if the limit was exceeded.
      *

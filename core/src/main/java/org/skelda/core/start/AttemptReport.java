@@ -37,7 +37,7 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         margins = List.copyOf(margins);
     }
 
-    /** @param from last reading before the gap; @param to first one after it, or the end of what is known */
+    /** @param from last reading before the gap, or starter on; @param to first one after it, or the end of what is known */
     public record DataGap(Parameter parameter, Duration from, Duration to) {}
 
     /** @param value_c degC; @param at when */
@@ -74,7 +74,8 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         Figures figures = a.figures();
         Peak peak = figures.peakAt_us() == Signal.NEVER ? null : new Peak(figures.peak_c(), a.sinceStart(figures.peakAt_us()));
         return new AttemptReport(a.startedAt_us(), a.sinceStart(a.now_us()), a.isEnded(), outcome(a, findings, !exceedances.isEmpty()), milestones,
-                findings, exceedances, gaps(a), peak, remembered, Margins.of(a.profile(), milestones, remembered, peak));
+                findings, exceedances, gaps(a), peak, remembered, Margins.of(a.profile(), milestones, remembered, peak,
+                        a.limitWatches()));
     }
 
     private static Outcome outcome(Attempt a, List<Finding> findings, boolean exceeded) {
@@ -110,7 +111,7 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
             for (Signal.Gap gap : a.readings().of(parameter).gapsAt(a.now_us())) {
                 long to = Math.min(gap.to_us(), a.now_us());
                 if (to > a.startedAt_us()) {
-                    all.add(new DataGap(parameter, a.sinceStart(gap.from_us()), a.sinceStart(to)));
+                    all.add(new DataGap(parameter, a.sinceStart(Math.max(gap.from_us(), a.startedAt_us())), a.sinceStart(to)));
                 }
             }
         }

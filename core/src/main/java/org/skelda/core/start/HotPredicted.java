@@ -2,7 +2,7 @@ package org.skelda.core.start;
 
 import static org.skelda.core.start.Words.text;
 
-import java.util.stream.Collectors;
+import org.skelda.core.limit.Limit;
 
 /** HOT_PREDICTED: the temperature is forecast to exceed a start limit. Not said once a limit is exceeded. */
 final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
@@ -30,15 +30,11 @@ final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
                 || !a.mayRaise(FindingId.HOT_START, a.profile().guardedCut())) {
             return;
         }
-        if (forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED) {
-            a.raise(FindingId.HOT_PREDICTED, a.now_us(), a.profile().guardedCut(), text("%s at %.0f degC is on its way past a start limit within 5 s: %s.",
-                    a.profile().words(Parameter.TEMPERATURE), temperature, limits(a)));
+        Limit limit = forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED ? forecast.about() : null;
+        if (limit != null) {
+            a.raise(FindingId.HOT_PREDICTED, a.now_us(), a.profile().guardedCut(), text("%s at %.0f degC is forecast to %s within 5 s.",
+                    a.profile().words(Parameter.TEMPERATURE), temperature, limit.allowed().isZero() ? text("pass the start limit of %.0f degC", limit.value())
+                            : text("outstay the %d s allowed above %.0f degC", limit.allowed().toSeconds(), limit.value())));
         }
-    }
-
-    private static String limits(Attempt a) {
-        return a.profile().temperatureLimits().stream()
-                .map(limit -> limit.allowed().isZero() ? text("%.0f degC", limit.value()) : text("%.0f degC for %d s", limit.value(), limit.allowed().toSeconds()))
-                .collect(Collectors.joining(", "));
     }
 }

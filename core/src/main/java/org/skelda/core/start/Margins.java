@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.limit.DwellWatch;
 import org.skelda.core.limit.Limit;
 
 /** The margins of an attempt to every limit of its type that can be told so far. */
@@ -18,10 +19,11 @@ final class Margins {
         this.milestones = milestones;
     }
 
-    static List<Margin> of(StartProfile profile, Map<Milestone, Duration> milestones, AttemptReport.Remembered figures, AttemptReport.@Nullable Peak peak) {
+    static List<Margin> of(StartProfile profile, Map<Milestone, Duration> milestones, AttemptReport.Remembered figures, AttemptReport.@Nullable Peak peak,
+            List<DwellWatch> watches) {
         Margins all = new Margins(profile, milestones);
         if (peak != null) {
-            all.peak(peak.value_c());
+            all.temperature(peak.value_c(), watches);
         }
         all.time("Time to light-off", Milestone.FUEL_ON, Milestone.LIGHT_OFF, profile.lightOffWithin());
         all.time("Time to oil pressure", Milestone.ROTATION, Milestone.OIL_RISING, profile.turning().oilWithin());
@@ -43,11 +45,14 @@ final class Margins {
         return all.margins;
     }
 
-    private void peak(double peak_c) {
-        for (Limit limit : profile.temperatureLimits()) {
-            String dwell = limit.allowed().isZero() ? "never" : limit.allowed().toSeconds() + " s";
-            margins.add(Margin.below("Peak " + profile.words(Parameter.TEMPERATURE) + ", " + dwell, peak_c, limit.value(), "degC",
-                    source("start temperature limits")));
+    /** A limit that allows a time is judged by the time above it, one that allows none by the peak. */
+    private void temperature(double peak_c, List<DwellWatch> watches) {
+        for (DwellWatch watch : watches) {
+            Limit limit = watch.limit();
+            margins.add(limit.allowed().isZero()
+                    ? Margin.below("Peak " + profile.words(Parameter.TEMPERATURE), peak_c, limit.value(), "degC", source("start temperature limits"))
+                    : Margin.below("Time above " + Math.round(limit.value()) + " degC", watch.longest_us() / 1e6, seconds(limit.allowed()), "s",
+                            source("start temperature limits")));
         }
     }
 

@@ -1,6 +1,7 @@
 package org.skelda.core.start;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.DwellWatch;
 import org.skelda.core.limit.Limit;
 import org.skelda.core.limit.Signal;
@@ -25,6 +26,7 @@ public final class TemperatureForecast {
     private int readings;
     private long calledSince_us = Signal.NEVER;
     private int calledReadings;
+    private @Nullable Limit about;
 
     /**
      * When a call is made of what the curve says.
@@ -86,15 +88,24 @@ public final class TemperatureForecast {
         boolean passes = false;
         for (DwellWatch watch : watches) {
             if (outstays(watch)) {
+                about = watch.limit();
                 return Exceeding.CALLED;
             }
-            passes |= passes(watch.limit());
+            if (!passes && passes(watch.limit())) {
+                about = watch.limit();
+                passes = true;
+            }
         }
         if (!passes) {
             calledReadings = 0;
             return Exceeding.NO;
         }
         return called();
+    }
+
+    /** The limit that the last answer was about; null before anything was said. */
+    public @Nullable Limit about() {
+        return about;
     }
 
     private Exceeding called() {

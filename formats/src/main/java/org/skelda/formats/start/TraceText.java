@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 record TraceText(String body, int linesBefore, @Nullable String type, int typeLine) {
     static final int MAX_BYTES = 20 * 1000 * 1000;
     private static final char BYTE_ORDER_MARK = '\uFEFF';
+    private static final char REPLACED = '\uFFFD';
     private static final String TYPE = "type:";
 
     /** @throws InvalidTrace when it is too large, empty, not UTF-8, or holds nothing but comments */
@@ -36,11 +37,18 @@ record TraceText(String body, int linesBefore, @Nullable String type, int typeLi
     }
 
     private static String decoded(String file, byte[] bytes) {
-        CharsetDecoder decoder = StandardCharsets.UTF_8.newDecoder()
-                .onMalformedInput(CodingErrorAction.REPORT).onUnmappableCharacter(CodingErrorAction.REPORT);
+        String text = new String(bytes, StandardCharsets.UTF_8);
+        if (text.indexOf(REPLACED) >= 0) {
+            refuseIfMalformed(file, bytes);
+        }
+        return !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK ? text.substring(1) : text;
+    }
+
+    /** A replacement character may stand in the text itself, or stand for bytes that are no text. */
+    private static void refuseIfMalformed(String file, byte[] bytes) {
+        CharsetDecoder decoder = StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT);
         ByteBuffer in = ByteBuffer.wrap(bytes);
-        CharBuffer out = CharBuffer.allocate(bytes.length);
-        CoderResult result = decoder.decode(in, out, true);
+        CoderResult result = decoder.decode(in, CharBuffer.allocate(bytes.length), true);
         if (result.isError()) {
             long line = 1;
             for (int i = 0; i < in.position(); i++) {
@@ -48,11 +56,6 @@ record TraceText(String body, int linesBefore, @Nullable String type, int typeLi
             }
             throw new InvalidTrace(file, line, "not UTF-8 text; expected CSV");
         }
-        out.flip();
-        if (out.hasRemaining() && out.charAt(0) == BYTE_ORDER_MARK) {
-            out.position(1);
-        }
-        return out.toString();
     }
 
     private static TraceText withoutComments(String file, String text) {
