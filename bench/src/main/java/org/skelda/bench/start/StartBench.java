@@ -29,7 +29,6 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.skelda.core.start.Forecasts;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
-import org.skelda.formats.start.StartProfiles;
 import org.skelda.formats.start.TraceAnalysis;
 
 /** Speed and garbage of the judgement of a start, over one whole recorded start. */
@@ -88,12 +87,6 @@ public class StartBench {
             }
         }
         return sum;
-    }
-
-    /** Making the profile is no part of analysing many files; it is told by itself. */
-    @Benchmark
-    public Object loadProfile() {
-        return StartProfiles.of(type);
     }
 
     public static void main(String[] arguments) throws RunnerException {
