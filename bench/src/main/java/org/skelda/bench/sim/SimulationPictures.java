@@ -1,0 +1,172 @@
+package org.skelda.bench.sim;
+
+import java.awt.Color;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleFunction;
+import java.util.function.ToDoubleFunction;
+import org.knowm.xchart.BitmapEncoder;
+import org.knowm.xchart.XYChart;
+import org.knowm.xchart.XYChartBuilder;
+import org.knowm.xchart.XYSeries;
+import org.knowm.xchart.style.Styler;
+import org.knowm.xchart.style.lines.SeriesLines;
+import org.knowm.xchart.style.markers.SeriesMarkers;
+import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartMonitor;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.start.StartProfiles;
+import org.skelda.sim.Controls;
+import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.Surroundings;
+import org.skelda.sim.start.SimulatedEngine;
+
+/** Draws the pictures of docs/simulation.md and says how much faster than life the simulation runs. */
+public final class SimulationPictures {
+    private static final double LASTS_s = 70;
+    private static final Color[] COLOURS = {Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)};
+
+    private final Path folder;
+
+    private SimulationPictures(Path folder) {
+        this.folder = folder;
+    }
+
+    /** @param arguments the folder for the pictures */
+    public static void main(String[] arguments) throws IOException {
+        SimulationPictures pictures = new SimulationPictures(Path.of(arguments[0]));
+        for (String type : List.of("HAVERN-2M", "LOMVI-T1")) {
+            StartProfile profile = StartProfiles.of(type);
+            pictures.normal(profile);
+            pictures.against(profile);
+            speed(profile);
+        }
+    }
+
+    private static String file(StartProfile profile, String what) {
+        return "simulation-" + profile.typeId().toLowerCase(Locale.ROOT) + "-" + what + ".png";
+    }
+
+    private void normal(StartProfile profile) throws IOException {
+        List<Sample> samples = SimulatedStart.of(profile).samples(LASTS_s);
+        boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
+        XYChart chart = chart("A normal start, " + profile.name() + " (made up)", "seconds since starter on", "see legend");
+        line(chart, profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
+        line(chart, profile.drive().engine().temperature() + ", 10 degC", samples, sample -> sample.temperature_c() / 10, 2);
+        line(chart, "fuel flow, " + (air ? "2" : "1") + " kg/h", samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
+        line(chart, air ? "duct pressure, 4 kPa" : "bus, V", samples, sample -> air ? sample.duct_kpa() / 4 : sample.bus_v(), 1);
+        save(chart, file(profile, "normal"));
+    }
+
+    private static void line(XYChart chart, String name, List<Sample> samples, ToDoubleFunction<Sample> value, int colour) {
+        double[] t = samples.stream().mapToDouble(sample -> sample.at_us() / 1e6 - SimulatedStart.LEAD_IN_s).toArray();
+        add(chart, name, t, samples.stream().mapToDouble(value).toArray(), colour);
+    }
+
+    private void against(StartProfile profile) throws IOException {
+        SimulatedStart good = SimulatedStart.of(profile);
+        double preferred = profile.fuel().preferred_pct();
+        curve(profile, "oat", "outside air, degC", -30, 45, 5, oat -> good.in(new Surroundings(oat, 0, 0)));
+        curve(profile, "elevation", "elevation, ft", 0, 8000, 500, ft -> good.in(new Surroundings(15, ft, 0)));
+        curve(profile, "wind", "wind from behind, kt", 0, 30, 2, kt -> good.in(new Surroundings(15, 0, kt)));
+        curve(profile, "fuel-on", "fuel on at, % start spool", preferred * 0.6, preferred * 1.2, preferred * 0.05, good::fuelAt);
+        supply(profile);
+    }
+
+    private void curve(StartProfile profile, String what, String axis, double from, double to, double step, DoubleFunction<SimulatedStart> start) throws IOException {
+        List<Double> x = new ArrayList<>();
+        List<Double> peak = new ArrayList<>();
+        List<Double> idle = new ArrayList<>();
+        for (double at = from; at <= to + step / 2; at += step) {
+            AttemptReport report = judged(start.apply(at));
+            if (report.peak() != null && report.figures().timeToIdle() != null) {
+                x.add(at);
+                peak.add(report.peak().value_c() / 10);
+                idle.add(report.figures().timeToIdle().toMillis() / 1000.0);
+            }
+        }
+        twoCurves(profile, what, axis, x, peak, idle);
+    }
+
+    /** Batteries weaken with cold, air with packs and height: here the supply is varied by itself, at one stand and one day. */
+    private void supply(StartProfile profile) throws IOException {
+        List<Double> x = new ArrayList<>();
+        List<Double> peak = new ArrayList<>();
+        List<Double> idle = new ArrayList<>();
+        for (int pct = 70; pct <= 110; pct += 4) {
+            StartProfile scaled = scaled(profile, pct / 100.0);
+            List<Sample> samples = SimulatedStart.of(scaled).fuelAt(profile.fuel().minimum_pct()).samples(LASTS_s);
+            StartMonitor monitor = new StartMonitor(profile, 0);
+            samples.forEach(monitor::accept);
+            AttemptReport report = monitor.attempts().getFirst();
+            if (report.peak() != null && report.figures().timeToIdle() != null) {
+                x.add((double) pct);
+                peak.add(report.peak().value_c() / 10);
+                idle.add(report.figures().timeToIdle().toMillis() / 1000.0);
+            }
+        }
+        twoCurves(profile, "supply", "supply, % of what the type's source gives", x, peak, idle);
+    }
+
+    private static StartProfile scaled(StartProfile p, double part) {
+        StartProfile.Supply s = p.supply();
+        StartProfile.Supply.Battery b = s.battery();
+        StartProfile.Supply supply = new StartProfile.Supply(s.beforeStarter() * part, s.caution(), s.cranking(), s.fallPer1000ft(), s.dip(),
+                b == null ? null : new StartProfile.Supply.Battery(b.newAt25_mohm(), b.growsPerDegree(), b.full_v() * part, b.standstill_a()));
+        return new StartProfile(p.typeId(), p.name(), p.drive(), supply, p.fuel(), p.lightOffWithin(), p.temperatureLimits(), p.turning(), p.hung(),
+                p.starter(), p.idle(), p.remedy());
+    }
+
+    private void twoCurves(StartProfile profile, String what, String axis, List<Double> x, List<Double> peak, List<Double> idle) throws IOException {
+        XYChart chart = chart("Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "see legend");
+        add(chart, "peak " + profile.drive().engine().temperature() + ", 10 degC", array(x), array(peak), 2);
+        add(chart, "time to idle, s since starter on", array(x), array(idle), 1);
+        save(chart, file(profile, what));
+    }
+
+    private static double[] array(List<Double> values) {
+        return values.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    private static AttemptReport judged(SimulatedStart start) {
+        StartMonitor monitor = new StartMonitor(start.profile(), start.surroundings().elevation_ft());
+        start.samples(LASTS_s).forEach(monitor::accept);
+        return monitor.attempts().getFirst();
+    }
+
+    private static XYChart chart(String title, String x, String y) {
+        XYChart chart = new XYChartBuilder().width(760).height(400).title(title).xAxisTitle(x).yAxisTitle(y).build();
+        chart.getStyler().setLegendPosition(Styler.LegendPosition.OutsideS).setLegendLayout(Styler.LegendLayout.Horizontal).setChartBackgroundColor(Color.WHITE);
+        return chart;
+    }
+
+    private static void add(XYChart chart, String name, double[] x, double[] y, int colour) {
+        XYSeries series = chart.addSeries(name, x, y);
+        series.setMarker(SeriesMarkers.NONE).setLineStyle(SeriesLines.SOLID).setLineColor(COLOURS[colour]).setLineWidth(1.8f);
+    }
+
+    private void save(XYChart chart, String name) throws IOException {
+        BitmapEncoder.saveBitmap(chart, folder.resolve(name).toString(), BitmapEncoder.BitmapFormat.PNG);
+    }
+
+    private static void speed(StartProfile profile) {
+        double best = 0;
+        for (int round = 0; round < 5; round++) {
+            SimulatedEngine engine = new SimulatedEngine(profile, Surroundings.standard(), java.util.Set.of(), 1);
+            Controls controls = Controls.ready().withStarter(true).withIgnition(true);
+            long began = System.nanoTime();
+            double sum = 0;
+            for (int step = 0; step < 500_000; step++) {
+                engine.step(controls.withFuel(step > 1000));
+                sum += step % 5 == 0 ? engine.sample().map(Sample::spool_pct).orElse(0.0) : 0;
+            }
+            double took_s = (System.nanoTime() - began) / 1e9;
+            best = sum > 0 ? Math.max(best, 500_000 * SimulatedEngine.STEP_us / 1e6 / took_s) : best;
+        }
+        System.out.printf(Locale.ROOT, "| %s | %.0f times faster than life, sampled 10 times a second |%n", profile.name(), best);
+    }
+}
