@@ -66,7 +66,11 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
 
     /** Samples ten times a second for a time (s) after the starter. */
     public List<Sample> samples(double lasts_s) {
-        SimulatedEngine engine = new SimulatedEngine(profile, surroundings, failures, seed);
+        return samples(new SimulatedEngine(profile, surroundings, failures, seed), lasts_s);
+    }
+
+    /** The same crew on an engine of one's own, at rest. */
+    public List<Sample> samples(SimulatedEngine engine, double lasts_s) {
         Controls controls = Controls.ready().withPacks(packsOn).withGroundPower(groundPower);
         List<Sample> samples = new ArrayList<>();
         double lit_s = Double.POSITIVE_INFINITY;

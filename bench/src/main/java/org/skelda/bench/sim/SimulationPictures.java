@@ -23,6 +23,7 @@ import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Controls;
 import org.skelda.sim.SimulatedStart;
 import org.skelda.sim.Surroundings;
+import org.skelda.sim.electrics.BatteryState;
 import org.skelda.sim.start.SimulatedEngine;
 
 /** Draws the pictures of docs/simulation.md and says how much faster than life the simulation runs. */
@@ -54,10 +55,10 @@ public final class SimulationPictures {
     private void normal(StartProfile profile) throws IOException {
         List<Sample> samples = SimulatedStart.of(profile).samples(LASTS_s);
         boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
-        XYChart chart = chart("A normal start, " + profile.name() + " (made up)", "seconds since starter on", "see legend");
+        XYChart chart = chart("A normal start, " + profile.name() + " (made up)", "seconds since starter on", "in the units of the legend");
         line(chart, profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
         line(chart, profile.drive().engine().temperature() + ", 10 degC", samples, sample -> sample.temperature_c() / 10, 2);
-        line(chart, "fuel flow, " + (air ? "2" : "1") + " kg/h", samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
+        line(chart, "fuel flow, " + (air ? "2 kg/h" : "kg/h"), samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
         line(chart, air ? "duct pressure, 4 kPa" : "bus, V", samples, sample -> air ? sample.duct_kpa() / 4 : sample.bus_v(), 1);
         save(chart, file(profile, "normal"));
     }
@@ -92,37 +93,39 @@ public final class SimulationPictures {
         twoCurves(profile, what, axis, x, peak, idle);
     }
 
-    /** Batteries weaken with cold, air with packs and height: here the supply is varied by itself, at one stand and one day. */
+    /** The supply by itself, at one stand on one day, fuel at the minimum speed: the air source, or the battery's resistance. */
     private void supply(StartProfile profile) throws IOException {
         List<Double> x = new ArrayList<>();
         List<Double> peak = new ArrayList<>();
         List<Double> idle = new ArrayList<>();
-        for (int pct = 70; pct <= 110; pct += 4) {
-            StartProfile scaled = scaled(profile, pct / 100.0);
-            List<Sample> samples = SimulatedStart.of(scaled).fuelAt(profile.fuel().minimum_pct()).samples(LASTS_s);
-            StartMonitor monitor = new StartMonitor(profile, 0);
-            samples.forEach(monitor::accept);
-            AttemptReport report = monitor.attempts().getFirst();
+        boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
+        for (double part = air ? 0.70 : 0.8; part <= (air ? 1.101 : 2.41); part += air ? 0.04 : 0.2) {
+            AttemptReport report = onSupply(profile, part, air);
             if (report.peak() != null && report.figures().timeToIdle() != null) {
-                x.add((double) pct);
+                x.add(air ? part * 100 : part);
                 peak.add(report.peak().value_c() / 10);
                 idle.add(report.figures().timeToIdle().toMillis() / 1000.0);
             }
         }
-        twoCurves(profile, "supply", "supply, % of what the type's source gives", x, peak, idle);
+        twoCurves(profile, "supply", air ? "duct pressure, % of a good source's" : "battery resistance, times a new one's", x, peak, idle);
     }
 
-    private static StartProfile scaled(StartProfile p, double part) {
+    private static AttemptReport onSupply(StartProfile profile, double part, boolean air) {
+        SimulatedStart start = SimulatedStart.of(air ? onAir(profile, part) : profile).fuelAt(profile.fuel().minimum_pct());
+        SimulatedEngine engine = new SimulatedEngine(start.profile(), start.surroundings(), start.failures(), new BatteryState(100, air ? 1 : part), 1);
+        StartMonitor monitor = new StartMonitor(profile, 0);
+        start.samples(engine, LASTS_s).forEach(monitor::accept);
+        return monitor.attempts().getFirst();
+    }
+
+    private static StartProfile onAir(StartProfile p, double part) {
         StartProfile.Supply s = p.supply();
-        StartProfile.Supply.Battery b = s.battery();
-        StartProfile.Supply supply = new StartProfile.Supply(s.beforeStarter() * part, s.caution(), s.cranking(), s.fallPer1000ft(), s.dip(),
-                b == null ? null : new StartProfile.Supply.Battery(b.newAt25_mohm(), b.growsPerDegree(), b.full_v() * part, b.standstill_a()));
-        return new StartProfile(p.typeId(), p.name(), p.drive(), supply, p.fuel(), p.lightOffWithin(), p.temperatureLimits(), p.turning(), p.hung(),
-                p.starter(), p.idle(), p.remedy());
+        return new StartProfile(p.typeId(), p.name(), p.drive(), new StartProfile.Supply(s.beforeStarter() * part, null, s.cranking(), s.fallPer1000ft(), null, null),
+                p.fuel(), p.lightOffWithin(), p.temperatureLimits(), p.turning(), p.hung(), p.starter(), p.idle(), p.remedy());
     }
 
     private void twoCurves(StartProfile profile, String what, String axis, List<Double> x, List<Double> peak, List<Double> idle) throws IOException {
-        XYChart chart = chart("Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "see legend");
+        XYChart chart = chart("Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "10 degC; s");
         add(chart, "peak " + profile.drive().engine().temperature() + ", 10 degC", array(x), array(peak), 2);
         add(chart, "time to idle, s since starter on", array(x), array(idle), 1);
         save(chart, file(profile, what));
@@ -141,6 +144,7 @@ public final class SimulationPictures {
     private static XYChart chart(String title, String x, String y) {
         XYChart chart = new XYChartBuilder().width(760).height(400).title(title).xAxisTitle(x).yAxisTitle(y).build();
         chart.getStyler().setLegendPosition(Styler.LegendPosition.OutsideS).setLegendLayout(Styler.LegendLayout.Horizontal).setChartBackgroundColor(Color.WHITE);
+        chart.getStyler().setXAxisDecimalPattern("#0.#");
         return chart;
     }
 

@@ -1,9 +1,7 @@
 package org.skelda.sim.electrics;
 
-import java.util.Set;
 import org.skelda.core.start.StartProfile;
 import org.skelda.sim.Controls;
-import org.skelda.sim.Failure;
 import org.skelda.sim.Surroundings;
 
 /**
@@ -22,8 +20,6 @@ public final class PowerSupply {
     private static final double OPEN_PER_CHARGE_v = 0.022;
     private static final double AS_PER_AH = 3600;
     private static final double CAPACITY_Ah = 40;
-    private static final double WEAK_CHARGE_pct = 45;
-    private static final double WEAK_RESISTANCE = 1.9;
     private static final double FULL_pct = 100;
     private static final double REFERENCE_degC = 25;
 
@@ -35,11 +31,10 @@ public final class PowerSupply {
     private double motor_a;
     private double bus_v;
 
-    public PowerSupply(StartProfile.Supply.Battery battery, Surroundings surroundings, Set<Failure> failures) {
+    public PowerSupply(StartProfile.Supply.Battery battery, Surroundings surroundings, BatteryState state) {
         this.battery = battery;
-        boolean weak = failures.contains(Failure.WEAK_BATTERY);
-        charge_pct = weak ? WEAK_CHARGE_pct : FULL_pct;
-        battery_mohm = battery.newAt(surroundings.oat_c()) * (weak ? WEAK_RESISTANCE : 1);
+        charge_pct = state.charge_pct();
+        battery_mohm = battery.newAt(surroundings.oat_c()) * state.resistanceOverNew();
         motor_mohm = battery.full_v() / battery.standstill_a() * 1000 - battery.newAt(REFERENCE_degC);
     }
 

@@ -10,6 +10,7 @@ import org.skelda.sim.Controls;
 import org.skelda.sim.Failure;
 import org.skelda.sim.Surroundings;
 import org.skelda.sim.bleed.AirSupply;
+import org.skelda.sim.electrics.BatteryState;
 import org.skelda.sim.electrics.PowerSupply;
 
 /**
@@ -54,6 +55,11 @@ public final class SimulatedEngine {
      * @param seed of its sensors' noise
      */
     public SimulatedEngine(StartProfile profile, Surroundings surroundings, Set<Failure> failures, long seed) {
+        this(profile, surroundings, failures, failures.contains(Failure.WEAK_BATTERY) ? BatteryState.weak() : BatteryState.good(), seed);
+    }
+
+    /** An engine at rest, with a battery of its own; it counts in an electric start only. */
+    public SimulatedEngine(StartProfile profile, Surroundings surroundings, Set<Failure> failures, BatteryState state, long seed) {
         this.profile = profile;
         this.failures = Set.copyOf(failures);
         this.surroundings = surroundings;
@@ -64,7 +70,7 @@ public final class SimulatedEngine {
         this.driven = new Driven(profile, surroundings, failures);
         this.air = new AirSupply(profile, surroundings, failures);
         StartProfile.Supply.Battery battery = profile.supply().battery();
-        this.power = battery == null ? null : new PowerSupply(battery, surroundings, failures);
+        this.power = battery == null ? null : new PowerSupply(battery, surroundings, state);
         duct_kpa = air.settle(controls);
     }
 
