@@ -3,7 +3,7 @@ package org.skelda.core.start;
 /**
  * An exponential approach to a final value, fitted by least squares over the last 3 s for each time constant of a grid; the best
  * fitting one is drawn on. In the first 4 s the longer time constants are left out: while the flame still spreads they cannot be told
- * from a straight line, which would run away. Needs 1.2 s of readings.
+ * from a straight line, which would run away. Needs 1.0 s of readings.
  *
  * <p>With x = exp(-(t - t0) / tau), value = a + b x by ordinary least squares; t0 is arbitrary, since it only scales b. The grid is
  * three chains, each halving its time constant by squaring x. Readings closer than 60 ms to the last one taken add nothing and are
@@ -12,7 +12,7 @@ package org.skelda.core.start;
 public final class ExponentialApproach implements Extrapolation {
     private static final double US_PER_S = 1e6;
     private static final long WINDOW_us = 3_000_000;
-    private static final long READY_us = 1_200_000;
+    private static final long READY_us = 1_000_000;
     private static final long LONG_FROM_us = 4_000_000;
     private static final long CLOSEST_us = 60_000;
     private static final long BASE_LASTS_us = 6_000_000;
