@@ -71,7 +71,7 @@ class SimulatedStartTest {
     }
 
     @Test
-    void aHotStartIsForecastTwoSecondsAhead() {
+    void tooHotIsForecastAhead() {
         for (StartProfile profile : List.of(JET, TURBOPROP)) {
             AttemptReport report = judged(SimulatedStart.of(profile).with(Failure.HOT));
             Map<FindingId, Double> at = new EnumMap<>(FindingId.class);

@@ -60,7 +60,7 @@ final class Attempt {
     }
 
     private void watchTemperature(Limit limit) {
-        DwellWatch watch = new DwellWatch(limit, at_us -> HotStart.exceeded(this, limit, at_us));
+        DwellWatch watch = new DwellWatch(limit, at_us -> LimitExceeded.exceeded(this, limit, at_us));
         watch.openFrom(startedAt_us);
         limitWatches.add(watch);
         listen(readings.of(Parameter.TEMPERATURE), watch);

@@ -70,7 +70,7 @@ class AfterCutTest {
     }
 
     @Test
-    void aHotStartIsTurnedUntilItIsCoolEnough() {
+    void tooHotIsTurnedUntilItIsCoolEnough() {
         StartProfile profile = TestProfiles.byHand();
         AttemptReport report = BadStarts.all().get(FindingId.HOT_START).apply(profile).start().judged();
         String words = "Keep turning to 120 degC or less, within the starter's 100 s";

@@ -163,7 +163,7 @@ class RecordedStartsTest {
     }
 
     @Test
-    void hotStartsAreCalledTwoSecondsAhead() throws IOException {
+    void tooHotIsCalledTwoSecondsAhead() throws IOException {
         List<String> late = new ArrayList<>();
         List<Recorded> hot = of("hot/");
         for (Recorded recorded : hot) {

@@ -5,8 +5,8 @@ import static org.skelda.core.start.Words.text;
 import org.skelda.core.limit.Limit;
 
 /** HOT_START: a start limit exceeded. The attempt watches its limits itself, since they are reported whatever is found. */
-final class HotStart {
-    private HotStart() {}
+final class LimitExceeded {
+    private LimitExceeded() {}
 
     static void exceeded(Attempt a, Limit limit, long at_us) {
         String word = a.profile().words(Parameter.TEMPERATURE);
