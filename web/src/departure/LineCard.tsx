@@ -28,7 +28,6 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
   const zone = map?.zones.find((candidate) => candidate.id === text.zone)?.label;
   const next = line.text.ref === work.view.next;
   const complete = isComplete(line);
-  const controls = <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />;
   return (
     <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
       <p className={styles.where}>{[complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open', zone && zone.charAt(0).toLowerCase() + zone.slice(1)].filter(Boolean).join(', ')}</p>
@@ -38,9 +37,10 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
       {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
       <Outcome line={line} />
       {view.gate && <GateCard gate={view.gate} meanwhile={meanwhile} />}
-      {!complete && !view.gate && text.kind === 'MEASURE'
-        ? <MeasureEntry line={line} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)}>{controls}</MeasureEntry>
-        : controls}
+      {!complete && !view.gate && text.kind === 'MEASURE' && (
+        <MeasureEntry line={line} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
+      )}
+      <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
     </article>
   );
 }

@@ -1,13 +1,12 @@
 import { Button } from '@mantine/core';
-import type { ReactNode } from 'react';
 import { Keypad } from '../ui/Keypad';
 import { typed } from '../ui/number';
 import type { WorkLine } from './departureContext';
 import styles from './MeasureEntry.module.css';
 
-/** The typed value in large figures with its unit, and the keypad for touch; `children` are the line's other ways, beside the keypad. Digits on the keyboard go straight in. */
-export function MeasureEntry({ line, typing, setTyping, enter, children }: {
-  line: WorkLine; typing: string; setTyping: (text: string) => void; enter: () => void; children: ReactNode;
+/** The typed value in large figures with its unit, and the keypad for touch. Digits on the keyboard go straight in. */
+export function MeasureEntry({ line, typing, setTyping, enter }: {
+  line: WorkLine; typing: string; setTyping: (text: string) => void; enter: () => void;
 }) {
   const unit = line.text.measure?.unit ?? '';
   return (
@@ -22,7 +21,6 @@ export function MeasureEntry({ line, typing, setTyping, enter, children }: {
         </label>
         <p id="measure-hint" className={`small ${styles.hint}`}>Type what it shows.</p>
         <Button variant="filled" onClick={enter} disabled={typing === ''} rightSection={<span className={styles.key}>Enter</span>}>Enter value</Button>
-        {children}
       </div>
       <Keypad onKey={(key) => setTyping(typed(typing, key))} onErase={() => setTyping(typing.slice(0, -1))} />
     </div>
