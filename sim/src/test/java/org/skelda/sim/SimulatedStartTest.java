@@ -106,6 +106,34 @@ class SimulatedStartTest {
         assertThat(watched.temperature_c()).isEqualTo(unwatched.temperature_c());
     }
 
+    @Test
+    void theSecondMeansStopsFuelThatTheLeverDoesNot() {
+        SimulatedEngine engine = new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.LEVER_INEFFECTIVE), 1);
+        Controls on = Controls.ready().withStarter(true).withIgnition(true);
+        run(engine, on, 800);
+        run(engine, on.withFuel(true), 400);
+        run(engine, on.withFuel(false), 300);
+        assertThat(engine.isLit()).as("lever off, and still burning").isTrue();
+        run(engine, on.withFuel(false).withSecondMeans(), 300);
+        assertThat(engine.isLit()).isFalse();
+        assertThat(engine.sample().orElseThrow().flow_kgph()).isLessThan(8);
+    }
+
+    @Test
+    void residualHeatIsCooledByTurning() {
+        SimulatedEngine still = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
+        SimulatedEngine turned = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
+        run(still, Controls.ready(), 1000);
+        run(turned, Controls.ready().withStarter(true), 1000);
+        assertThat(turned.temperature_c()).isLessThan(still.temperature_c()).isLessThan(JET.fuel().hottestBefore_c());
+    }
+
+    private static void run(SimulatedEngine engine, Controls controls, int steps) {
+        for (int i = 0; i < steps; i++) {
+            engine.step(controls);
+        }
+    }
+
     private static void rises(List<SimulatedStart> starts, ToDoubleFunction<AttemptReport> figure, String what) {
         List<Double> figures = new ArrayList<>();
         starts.forEach(start -> figures.add(figure.applyAsDouble(judged(start))));

@@ -112,9 +112,4 @@ final class Switches {
     boolean fuelOnAt(long at_us) {
         return fuelOn_us != NEVER_YET && at_us >= fuelOn_us && (fuel || at_us < fuelOff_us);
     }
-
-    /** Whether the starter was on at a moment not long ago. */
-    boolean starterOnAt(long at_us) {
-        return starterOn_us != NEVER_YET && at_us >= starterOn_us && (starter || at_us < starterOff_us);
-    }
 }

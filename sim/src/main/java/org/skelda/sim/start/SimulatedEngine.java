@@ -167,7 +167,4 @@ public final class SimulatedEngine {
 
     /** Whether the flame burns. */
     public boolean isLit() { return combustion.isLit(); }
-
-    /** Whether the starter turns it. */
-    public boolean isEngaged() { return engaged; }
 }
