@@ -9,7 +9,8 @@ import { PlainPage } from './ui/PlainPage';
 export function App() {
   const session = useSession();
   if (session.isPending) return <PlainPage title="Skelda"><p>Loading.</p></PlainPage>;
-  if (session.isError) {
+  // Only before the first answer: a page that is at work stays as it is when a later asking fails.
+  if (!session.data) {
     return (
       <PlainPage title="No link to the server">
         <p>The server does not answer. What was acknowledged is kept. This page tries again by itself.</p>

@@ -38,7 +38,9 @@ class FakeLive {
   subscribe = (listener: () => void) => { this.listener = listener; return () => undefined; };
   snapshot = () => this.state;
   dismiss = () => undefined;
-  ask = async (asked: unknown) => { this.asked.push(asked); return true; };
+  /** When set, answers wait for it: the stream is then quicker than the answer. */
+  late: Promise<boolean> = Promise.resolve(true);
+  ask = async (asked: unknown) => { this.asked.push(asked); return this.late; };
   show(done: number) { this.state = { ...this.state, view: view(done) }; act(() => this.listener()); }
 }
 
@@ -103,6 +105,19 @@ describe('the desk of a flow', () => {
     for (const key of '24.6') await press(key);
     await press('Enter');
     expect(live.asked).toEqual([{ ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' }]);
+  });
+
+  it('keeps what is typed on a line when the answer to the one before comes late', async () => {
+    let answer: (accepted: boolean) => void = () => undefined;
+    live.show(1);
+    time += 1000;
+    live.late = new Promise((resolve) => { answer = resolve; });
+    await press(' ');
+    live.show(2);
+    for (const key of '24.6') await press(key);
+    await act(async () => answer(true));
+    await press('Enter');
+    expect(live.asked).toEqual([{ ask: 'ANSWER', line: 'power/battery' }, { ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' }]);
   });
 
   it('shows what is behind and ahead of the displayed line', () => {

@@ -30,11 +30,16 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   const navigate = useNavigate();
   const [cursor, setCursor] = useState<number | null>(null);
   const [dialog, setDialog] = useState<Dialog>(null);
-  const [typing, setTyping] = useState('');
+  const [draft, setDraft] = useState<{ ref: string; text: string } | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
 
   const place = Math.min(cursor ?? placeOfNext(work), work.lines.length - 1);
   const line = work.lines[place];
+  // What is typed belongs to its line: the late answer to an earlier one must not take it away.
+  const ref = line?.text.ref;
+  const typing = draft?.ref === ref ? (draft?.text ?? '') : '';
+  const setTyping = (text: string) => setDraft(ref === undefined ? null : { ref, text });
+  const typed = () => setDraft((current) => (current?.ref === ref ? null : current));
   // After a visit, a closed dialog, or a line whose button is gone, the desk's keys must reach the desk.
   useEffect(() => { if (dialog === null && !idle) heading.current?.focus({ preventScroll: true }); }, [dialog, idle]);
   useEffect(() => { if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true }); }, [line]);
@@ -42,13 +47,13 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
   // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
   const follow = () => setCursor((current) => (current === cursor ? null : current));
-  const answering = useAnswering(line, () => { follow(); setTyping(''); });
+  const answering = useAnswering(line, () => { follow(); typed(); });
   const lookAt = (index: number) => {
-    setTyping('');
+    setDraft(null);
     setCursor(Math.max(0, Math.min(work.lines.length - 1, index)));
     heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
   };
-  const back = () => { setCursor(null); setTyping(''); };
+  const back = () => { setCursor(null); setDraft(null); };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
   const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
 

@@ -6,13 +6,17 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 
 /** Debian's headless Chromium; each person gets a browser of their own. Errors on any page fail the test that ends. */
 final class Browsers implements AutoCloseable {
     private static final double PATIENCE_MS = 30_000;
+    private static final int REMEMBERED = 40;
 
     private final Playwright playwright = Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -21,6 +25,7 @@ final class Browsers implements AutoCloseable {
             .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
                     "--disable-component-update", "--disable-sync")));
     private final List<String> errors = new ArrayList<>();
+    private final Deque<String> requests = new ArrayDeque<>();
 
     /** A new browser profile with one page of this size. */
     Page page(int width, int height) {
@@ -40,7 +45,22 @@ final class Browsers implements AutoCloseable {
 
     Page watched(Page page) {
         page.onPageError(errors::add);
+        page.onRequest(request -> remember("asked", request.method() + " " + request.url()));
+        page.onRequestFailed(request -> remember("failed", request.url() + " " + request.failure()));
+        page.onResponse(response -> remember(String.valueOf(response.status()), response.url()));
         return page;
+    }
+
+    private void remember(String what, String of) {
+        requests.add(Instant.now() + " " + what + " " + of);
+        if (requests.size() > REMEMBERED) {
+            requests.removeFirst();
+        }
+    }
+
+    /** What the pages last asked of the server and what became of it, oldest first: told when a test fails. */
+    String requests() {
+        return String.join("\n", requests);
     }
 
     /** Script errors of all pages so far. */
