@@ -24,6 +24,9 @@ export class DepartureLive {
   private opening: ReturnType<typeof setTimeout> | undefined;
   private resync: ReturnType<typeof setInterval> | undefined;
   private closed = false;
+  private queue: Promise<unknown> = Promise.resolve();
+  private readonly underWay = new Set<string>();
+  private awaited: { commandId: string; heard: () => void } | null = null;
 
   constructor(id: string, clock: ServerClock, view: DepartureView) {
     this.id = id;
@@ -58,18 +61,28 @@ export class DepartureLive {
   }
 
   /**
-   * Sends a command and waits for its answer, however long the link takes to come back.
-   * Answers whether it was accepted; a refusal is in the state.
+   * Sends a command and stays with it until it is answered: a lost link delays it, and the same id again gets the same answer.
+   * Commands go one after the other; the same request again, while the first is under way, is no second one.
    */
-  async ask(asked: Asked): Promise<boolean> {
-    if (this.state.sending) return false;
+  ask(asked: Asked): Promise<boolean> {
+    const key = JSON.stringify(asked);
+    if (this.underWay.has(key)) return Promise.resolve(false);
+    this.underWay.add(key);
     const request: CommandRequest = { ...asked, commandId: newId(), seen: this.state.view.seq };
+    const answered = this.queue.then(() => this.send(request)).finally(() => this.underWay.delete(key));
+    this.queue = answered.catch(() => false);
+    return answered;
+  }
+
+  private async send(request: CommandRequest): Promise<boolean> {
     this.dispatch({ type: 'sent' });
+    // The stream may bring a command's event before its answer, or instead of it when the link breaks in between.
+    const heard = new Promise<'heard'>((resolve) => { this.awaited = { commandId: request.commandId, heard: () => resolve('heard') }; });
     while (!this.closed) {
       try {
-        const answer = await answered(
-          api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request }));
-        this.dispatch({ type: 'accepted', view: answer.view });
+        const answer = await Promise.race([heard, answered(
+          api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request }))]);
+        this.dispatch(answer === 'heard' ? { type: 'acknowledged' } : { type: 'accepted', view: answer.view });
         return true;
       } catch (failure) {
         if (failure instanceof ProblemError && failure.slug !== 'internal') {
@@ -79,7 +92,7 @@ export class DepartureLive {
         }
         if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
         this.dispatch({ type: 'silent' });
-        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+        await Promise.race([heard, new Promise((resolve) => setTimeout(resolve, RETRY_MS))]);
       }
     }
     return false;
@@ -119,6 +132,7 @@ export class DepartureLive {
     this.listenForSilence();
     this.dispatch({ type: 'heard' });
     this.dispatch(action);
+    if (action.type === 'logged' && action.event.commandId === this.awaited?.commandId) this.awaited.heard();
   }
 
   private listenForSilence(): void {

@@ -21,6 +21,7 @@ export type LiveAction =
   | { type: 'beat'; devices: number }
   | { type: 'sent' }
   | { type: 'accepted'; view: DepartureView }
+  | { type: 'acknowledged' }
   | { type: 'refused'; problem: Problem }
   | { type: 'dismissed' };
 
@@ -55,6 +56,8 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       return { ...state, sending: true, problem: null };
     case 'accepted':
       return { ...state, sending: false, view: newer(state.view, action.view) };
+    case 'acknowledged':
+      return { ...state, sending: false };
     case 'refused':
       return { ...state, sending: false, problem: action.problem };
     case 'dismissed':

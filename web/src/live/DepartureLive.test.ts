@@ -1,0 +1,77 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { api, type DepartureView } from '../api/client';
+import { DepartureLive } from './DepartureLive';
+import type { ServerClock } from './ServerClock';
+
+const view = (seq: number) => ({ seq, at: '2026-05-04T10:00:00Z' }) as DepartureView;
+
+class FakeSource extends EventTarget {
+  static readonly OPEN = 1;
+  static newest: FakeSource;
+  readyState = 1;
+  onerror: (() => void) | null = null;
+  constructor() { super(); FakeSource.newest = this; }
+  close() { this.readyState = 2; }
+  say(type: string, data: unknown) { this.dispatchEvent(new MessageEvent(type, { data: JSON.stringify(data) })); }
+}
+
+interface Posted { body: { commandId: string; line?: string; seen: number }; answer: (seq: number) => void; breakOff: () => void }
+
+describe('a departure that is live', () => {
+  let live: DepartureLive;
+  let posted: Posted[];
+  beforeEach(() => {
+    vi.useFakeTimers();
+    vi.stubGlobal('EventSource', FakeSource);
+    posted = [];
+    vi.spyOn(api, 'POST').mockImplementation(((_path: string, { body }: { body: Posted['body'] }) => new Promise((resolve, reject) => {
+      posted.push({
+        body,
+        answer: (seq) => resolve({ data: { view: view(seq) }, response: new Response('{}', { status: 200 }) }),
+        breakOff: () => reject(new TypeError('broken off')),
+      });
+    })) as unknown as typeof api.POST);
+    live = new DepartureLive('d', { now: () => 0, speed: () => 1, sync: async () => undefined, isFarFrom: () => false } as unknown as ServerClock, view(1));
+    live.start();
+  });
+  afterEach(() => { live.stop(); vi.useRealTimers(); vi.unstubAllGlobals(); vi.restoreAllMocks(); });
+  const settle = () => vi.advanceTimersByTimeAsync(0);
+
+  it('sends an answer given while the one before is unanswered, and drops none', async () => {
+    const first = live.ask({ ask: 'ANSWER', line: 'power/radar' });
+    const second = live.ask({ ask: 'ANSWER', line: 'power/gear' });
+    await settle();
+    expect(posted.map((post) => post.body.line)).toEqual(['power/radar']);
+    posted[0]?.answer(2);
+    await settle();
+    expect(posted.map((post) => post.body.line)).toEqual(['power/radar', 'power/gear']);
+    posted[1]?.answer(3);
+    expect(await first).toBe(true);
+    expect(await second).toBe(true);
+    expect(live.snapshot()).toMatchObject({ sending: false, view: { seq: 3 } });
+  });
+
+  it('takes a command as answered when the stream brings its event and the link broke before its answer', async () => {
+    const first = live.ask({ ask: 'ANSWER', line: 'power/radar' });
+    await settle();
+    FakeSource.newest.say('log', { seq: 2, commandId: posted[0]?.body.commandId });
+    FakeSource.newest.say('view', view(2));
+    posted[0]?.breakOff();
+    expect(await first).toBe(true);
+    expect(live.snapshot().sending).toBe(false);
+    void live.ask({ ask: 'ANSWER', line: 'power/gear' });
+    await settle();
+    expect(posted.map((post) => post.body.line)).toEqual(['power/radar', 'power/gear']);
+  });
+
+  it('sends the same command again after the link was lost, and the same request once', async () => {
+    const first = live.ask({ ask: 'ANSWER', line: 'power/radar' });
+    expect(await live.ask({ ask: 'ANSWER', line: 'power/radar' })).toBe(false);
+    await settle();
+    posted[0]?.breakOff();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(posted.map((post) => post.body.commandId)).toEqual([posted[0]?.body.commandId, posted[0]?.body.commandId]);
+    posted[1]?.answer(2);
+    expect(await first).toBe(true);
+  });
+});
