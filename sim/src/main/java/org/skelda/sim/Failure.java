@@ -39,4 +39,9 @@ public enum Failure {
     public String words() {
         return words;
     }
+
+    /** Its name in commands: lower case with hyphens. */
+    public String code() {
+        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
 }

@@ -19,6 +19,7 @@ import org.skelda.app.people.DemoPassword;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
+import org.skelda.formats.start.StartProfiles;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -40,14 +41,16 @@ class DemoData implements ApplicationRunner {
     private final PasswordEncoder passwords;
     private final Packs packs;
     private final Departures departures;
+    private final ScriptedStarts starts;
     private final ServerClock clock;
 
-    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ServerClock clock) {
+    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ScriptedStarts starts, ServerClock clock) {
         this.fleet = fleet;
         this.accounts = accounts;
         this.passwords = passwords;
         this.packs = packs;
         this.departures = departures;
+        this.starts = starts;
         this.clock = clock;
     }
 
@@ -64,20 +67,25 @@ class DemoData implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         String operator = script.operator().id();
         fleet.addOperator(operator, script.operator().name());
-        script.airfields().forEach(f -> fleet.add(operator, new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg())));
+        script.airfields().forEach(f -> fleet.add(operator, new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg(), f.elevation_ft())));
         script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
         Map<String, Person> crew = crew(operator);
         Instant now = clock.instant();
+        script.tails().forEach(tail -> starts.weeksBefore(operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
         if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
             script.day().forEach(leg -> add(leg, operator, crew, now));
         }
     }
 
     private Map<String, Person> crew(String operator) {
-        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(
-                        new Account(UuidCreator.getTimeOrderedEpoch().toString(), operator, member.account(), member.name(), member.duty(),
-                                String.valueOf(passwords.encode(DemoPassword.TEXT)), true))))
+        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(account(operator, member))))
                 .collect(Collectors.toMap(Account::accountName, Account::person));
+    }
+
+    private Account account(String operator, DemoScript.CrewMember member) {
+        Account account = new Account(UuidCreator.getTimeOrderedEpoch().toString(), operator, member.account(), member.name(), member.duty(),
+                String.valueOf(passwords.encode(DemoPassword.TEXT)), true);
+        return member.administrator() ? account.asAdministrator() : account;
     }
 
     private void add(DemoScript.Leg leg, String operator, Map<String, Person> crew, Instant now) {
@@ -89,9 +97,9 @@ class DemoData implements ApplicationRunner {
             return;
         }
         Person left = named.apply(leg.left());
-        ScriptedCrew scripted = new ScriptedCrew(departures, script.readings(), opening.departureId(), begun);
+        ScriptedCrew scripted = new ScriptedCrew(departures, starts, script.readings(), opening.departureId(), begun);
         scripted.seat(left, leg.right() == null ? null : named.apply(leg.right()));
-        scripted.workUntil(now.minus(JUST_NOW), Duration.ofSeconds(leg.paceOfLine_s()));
+        scripted.workUntil(now.minus(JUST_NOW), Duration.ofSeconds(leg.paceOfLine_s()), leg.upTo());
         if (leg.heldBecause() != null) {
             scripted.hold(left, leg.heldBecause());
         }
@@ -106,6 +114,6 @@ class DemoData implements ApplicationRunner {
         Packs.Current pair = packs.currentFor(tail.typeId());
         Instant offBlock = now.plus(Duration.ofMinutes(leg.offBlockIn_min())).truncatedTo(ChronoUnit.MINUTES);
         return new Opening(UuidCreator.getTimeOrderedEpoch(), operator, leg.tail(), tail.typeId(), leg.flight(), leg.from(), leg.to(),
-                leg.stand(), from.latitude_deg(), from.longitude_deg(), offBlock, pair.typeHash(), pair.procedureHash(), tail.modifications());
+                leg.stand(), from.latitude_deg(), from.longitude_deg(), from.elevation_ft(), offBlock, pair.typeHash(), pair.procedureHash(), tail.modifications());
     }
 }

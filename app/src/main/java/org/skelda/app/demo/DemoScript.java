@@ -11,11 +11,13 @@ record DemoScript(
 
     record Operator(String id, String name) {}
 
-    record CrewMember(String account, String name, String duty) {}
+    /** @param administrator whether the person issues feed tokens */
+    record CrewMember(String account, String name, String duty, boolean administrator) {}
 
-    record Field(String code, String name, double latitude_deg, double longitude_deg) {}
+    record Field(String code, String name, double latitude_deg, double longitude_deg, double elevation_ft) {}
 
-    record TailRow(String registration, String type, List<String> modifications) {}
+    /** @param engines how many it has */
+    record TailRow(String registration, String type, int engines, List<String> modifications) {}
 
     /**
      * One departure of the day.
@@ -26,9 +28,10 @@ record DemoScript(
      * @param begunBefore_min minutes before now at which the work began
      * @param paceOfLine_s seconds the scripted crew takes for a line
      * @param signed whether it was worked to the end and signed
+     * @param upTo the line it was worked up to, not included; null to work until now
      * @param heldBecause why the left seat's procedure is on hold; null when it is not
      */
     record Leg(
             String tail, String flight, String from, String to, String stand, int offBlockIn_min, @Nullable String left,
-            @Nullable String right, int begunBefore_min, int paceOfLine_s, boolean signed, @Nullable String heldBecause) {}
+            @Nullable String right, int begunBefore_min, int paceOfLine_s, boolean signed, @Nullable String heldBecause, @Nullable String upTo) {}
 }

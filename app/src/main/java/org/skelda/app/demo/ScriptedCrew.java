@@ -23,12 +23,14 @@ final class ScriptedCrew {
     private static final String REQUEST_HASH = "0".repeat(64);
 
     private final Departures departures;
+    private final ScriptedStarts starts;
     private final Map<String, Double> readings;
     private final UUID departureId;
     private Instant at;
 
-    ScriptedCrew(Departures departures, Map<String, Double> readings, UUID departureId, Instant begin) {
+    ScriptedCrew(Departures departures, ScriptedStarts starts, Map<String, Double> readings, UUID departureId, Instant begin) {
         this.departures = departures;
+        this.starts = starts;
         this.readings = readings;
         this.departureId = departureId;
         this.at = begin;
@@ -41,14 +43,17 @@ final class ScriptedCrew {
         }
     }
 
-    /** Works on at a pace until a time, or until nothing is left to do. */
-    void workUntil(Instant until, Duration pace) {
+    /** Works on at a pace until a time, until a line is next, or until nothing is left to do. */
+    void workUntil(Instant until, Duration pace, @Nullable String upTo) {
         while (at.isBefore(until)) {
             Departure state = departures.state(departureId);
             DepartureView view = Viewing.view(state, at);
             boolean did = false;
             for (DepartureView.SeatView seat : view.seats()) {
                 LineRef next = seat.seat() == Seat.LEFT ? view.nextLeft() : view.nextRight();
+                if (next != null && next.toString().equals(upTo)) {
+                    return;
+                }
                 boolean others = seat.seat() == Seat.RIGHT && next != null && next.equals(view.nextLeft());
                 if (next != null && !others) {
                     answer(state, next, seat.person());
@@ -75,12 +80,17 @@ final class ScriptedCrew {
                         .filter(p -> !p.id().equals(person.id())).findFirst().orElseThrow();
                 ask(other, new Ask.ConfirmLine(ref));
             }
+            case Line.Start start -> {
+                at = at.plus(starts.start(departureId, start, at));
+                ask(person, new Ask.AnswerLine(ref));
+            }
             case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> ask(person, new Ask.AnswerLine(ref));
         }
     }
 
     private double reading(LineRef ref) {
-        Double value = readings.get(ref.toString());
+        Double own = readings.get(ref + " " + departures.state(departureId).opening().tail());
+        Double value = own == null ? readings.get(ref.toString()) : own;
         if (value == null) {
             throw new IllegalStateException("the demo has no reading for " + ref);
         }

@@ -12,6 +12,7 @@ import org.skelda.core.departure.Ask;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Person;
 import org.skelda.core.procedure.LineRef;
+import org.skelda.sim.ControlMove;
 
 /** Reads a request into a command; says all fields that are missing. */
 final class Asking {
@@ -53,6 +54,7 @@ final class Asking {
                     ? new Ask.Hold(request.procedure(), request.reason(), request.line() == null ? null : line()) : null;
             case RESUME -> need("procedure", request.procedure()) ? new Ask.Resume(request.procedure()) : null;
             case UNDO -> onLine(line -> new Ask.Undo(line, request.reason()));
+            case TAP_CONTROL -> all(need("control", request.control()), need("position", request.position())) ? tapControl() : null;
             case SIGN -> need("password", request.password()) ? new Ask.Sign() : null;
             case AMEND -> need("text", request.text()) ? new Ask.Amend(request.text()) : null;
             case ABANDON -> need("reason", request.reason()) ? new Ask.Abandon(request.reason()) : null;
@@ -62,6 +64,16 @@ final class Asking {
     private @Nullable Ask onLine(Function<LineRef, Ask> ask) {
         LineRef line = need("line", request.line()) ? line() : null;
         return line == null ? null : ask.apply(line);
+    }
+
+    private @Nullable Ask tapControl() {
+        try {
+            ControlMove.parse(request.control(), request.position());
+            return new Ask.TapControl(request.control(), request.position());
+        } catch (IllegalArgumentException e) {
+            violations.add(new Problem.Violation("control", String.valueOf(e.getMessage())));
+            return null;
+        }
     }
 
     private @Nullable LineRef line() {

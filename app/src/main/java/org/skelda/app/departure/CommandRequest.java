@@ -27,6 +27,8 @@ import org.skelda.core.procedure.Seat;
  * @param to a person's id: handOverSeat
  * @param text of an amendment
  * @param password the person's own, entered again: sign
+ * @param control of the simulated aircraft, e.g. engine-2/fuel: tapControl
+ * @param position of that control: tapControl
  */
 record CommandRequest(
         @NotNull UUID commandId,
@@ -43,13 +45,15 @@ record CommandRequest(
         @Nullable Role role,
         @Size(max = 60) @Nullable String to,
         @Size(max = 2000) @Nullable String text,
-        @Size(max = 200) @Nullable String password) {
+        @Size(max = 200) @Nullable String password,
+        @Size(max = 40) @Nullable String control,
+        @Size(max = 40) @Nullable String position) {
 
     /** What can be asked. */
-    enum Kind { TAKE_SEAT, RELEASE_SEAT, HAND_OVER_SEAT, SWAP_ROLES, ANSWER, MEASURE, CONFIRM, DEVIATE, HOLD, RESUME, UNDO, SIGN, AMEND, ABANDON }
+    enum Kind { TAKE_SEAT, RELEASE_SEAT, HAND_OVER_SEAT, SWAP_ROLES, ANSWER, MEASURE, CONFIRM, DEVIATE, HOLD, RESUME, UNDO, TAP_CONTROL, SIGN, AMEND, ABANDON }
 
     /** The same request without its password, which is never stored nor hashed. */
     CommandRequest withoutPassword() {
-        return new CommandRequest(commandId, seen, doneAt, ask, line, procedure, value, unit, reason, overrides, seat, role, to, text, null);
+        return new CommandRequest(commandId, seen, doneAt, ask, line, procedure, value, unit, reason, overrides, seat, role, to, text, null, control, position);
     }
 }

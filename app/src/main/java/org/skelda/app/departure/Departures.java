@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
@@ -20,6 +21,7 @@ import org.skelda.core.departure.Decision;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Event;
+import org.skelda.core.departure.Lifecycle;
 import org.skelda.core.departure.LogEntry;
 import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
@@ -29,6 +31,7 @@ import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
 import org.skelda.formats.record.Sha256;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.type.TypeReference;
@@ -46,13 +49,24 @@ public class Departures {
     private final LogStore store;
     private final Packs packs;
     private final JsonMapper json;
+    private final ApplicationEventPublisher listeners;
     private final ConcurrentHashMap<UUID, LiveDeparture> live = new ConcurrentHashMap<>();
 
-    Departures(LogStore store, Packs packs, JsonMapper json) {
+    Departures(LogStore store, Packs packs, JsonMapper json, ApplicationEventPublisher listeners) {
         this.store = store;
         this.packs = packs;
         this.json = json;
+        this.listeners = listeners;
     }
+
+    /**
+     * Events were appended to a log. Published while the departure is held: a listener only takes note.
+     *
+     * @param events in their order
+     * @param at when they were accepted
+     * @param after the departure with them
+     */
+    public record Appended(UUID departureId, List<Event> events, Instant at, Departure after) {}
 
     /** What became of a command. @param first number of its first event; @param last of its last; @param view of the state after it */
     public record Answer(long first, long last, DepartureView view) {}
@@ -115,13 +129,7 @@ public class Departures {
                 long first = state.seq() + 1;
                 long last = prepared.state().seq();
                 store.append(prepared.events(), StoredAnswer.accepted(key, operator, requestHash, first, last));
-                departure.take(prepared);
-                DepartureView view = departure.view(at);
-                prepared.events().forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
-                if (departure.readers.count() > 0) {
-                    departure.readers.tell(new StreamMessage("view", null, json.writeValueAsString(view)));
-                }
-                yield new Answer(first, last, view);
+                yield new Answer(first, last, published(departure, prepared, events, at));
             }
             case Decision.Refused(var refusal) -> {
                 Problem problem = withNewer(new Refusals(state).problem(refusal), refusal, state, command.seen());
@@ -130,6 +138,63 @@ public class Departures {
             }
             case Decision.Repeated() -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
         };
+    }
+
+    /** What has been stored becomes the state, and everyone is told. */
+    private DepartureView published(LiveDeparture departure, LiveDeparture.Prepared prepared, List<Event> events, Instant at) {
+        departure.take(prepared);
+        DepartureView view = departure.view(at);
+        prepared.events().forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
+        if (departure.readers.count() > 0) {
+            departure.readers.tell(new StreamMessage("view", null, json.writeValueAsString(view)));
+        }
+        listeners.publishEvent(new Appended(departure.state().opening().departureId(), events, at, departure.state()));
+        return view;
+    }
+
+    /**
+     * Facts that a feed told go into the log as they are. When this returns, they survive the server.
+     *
+     * @param by the feed, as the log knows it
+     * @return whether they were taken: a departure that is closed takes none
+     */
+    public boolean record(UUID departureId, List<Event> facts, Person by, Instant at) {
+        LiveDeparture departure = live(departureId);
+        departure.lock.lock();
+        try {
+            if (departure.state().lifecycle().closed()) {
+                return false;
+            }
+            LiveDeparture.Prepared prepared = departure.prepare(facts, by, UuidCreator.getTimeOrderedEpoch(), at, null);
+            store.append(prepared.events());
+            published(departure, prepared, facts, at);
+            return true;
+        } catch (DataIntegrityViolationException e) {
+            live.remove(departureId, departure);
+            throw e;
+        } finally {
+            departure.lock.unlock();
+        }
+    }
+
+    /** Tells everyone who reads a departure's stream something that is not stored. @param message made only when somebody reads */
+    public void tell(UUID departureId, String name, Supplier<Object> message) {
+        LiveDeparture departure = live.get(departureId);
+        if (departure != null && departure.readers.count() > 0) {
+            departure.readers.tell(new StreamMessage(name, null, json.writeValueAsString(message.get())));
+        }
+    }
+
+    /** The departure of a tail that is being worked: the earliest by off-block time, if any. */
+    public Optional<Departure> worked(String operatorId, String tail, Instant at) {
+        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(this::state)
+                .filter(state -> state.opening().tail().equals(tail))
+                .filter(state -> state.lifecycle() == Lifecycle.WORKING || state.lifecycle() == Lifecycle.OFF_BLOCK).findFirst();
+    }
+
+    /** Departures with an off-block time within a span around a time, of any operator. */
+    public List<UUID> around(Instant at, Duration span) {
+        return store.between(at.minus(span), at.plus(span));
     }
 
     /** A conflict's answer holds the events that the person has not seen on the same subject. */
@@ -163,7 +228,7 @@ public class Departures {
     }
 
     /** The stored envelopes behind a number, in order. */
-    List<String> envelopes(UUID departureId, long after) {
+    public List<String> envelopes(UUID departureId, long after) {
         return store.events(departureId, after).stream().map(StoredEvent::envelope).toList();
     }
 
@@ -172,7 +237,7 @@ public class Departures {
     }
 
     /** @throws ProblemException not-found when the departure does not exist or is another operator's */
-    void checkOwner(UUID departureId, String operatorId) {
+    public void checkOwner(UUID departureId, String operatorId) {
         if (!store.belongsTo(departureId, operatorId)) {
             throw new ProblemException(Problems.noSuchDeparture());
         }

@@ -46,7 +46,7 @@ record DeskPage(
     }
 
     /** How a line is answered. */
-    enum LineKind { ACTION, CHECK, MEASURE, CHALLENGE, READ, GATE, CAUTION }
+    enum LineKind { ACTION, CHECK, MEASURE, CHALLENGE, READ, GATE, CAUTION, START }
 
     /**
      * A line's words.
@@ -55,10 +55,12 @@ record DeskPage(
      * @param measure what a measured line expects; null for other kinds
      * @param responder who answers a challenge; null for other kinds
      * @param splits whether it is the line that splits a checklist
+     * @param engine which engine a start line starts; null for other kinds
      */
     record LineText(
             LineRef ref, LineKind kind, String label, String expects, @Nullable String zone, @Nullable String guards,
-            @Nullable String hardToSee, @Nullable MeasureSpec measure, @Nullable Role responder, boolean splits) {
+            @Nullable String hardToSee, @Nullable MeasureSpec measure, @Nullable Role responder, boolean splits,
+            @Nullable Integer engine) {
 
         static LineText of(LineRef ref, Line line) {
             return switch (line) {
@@ -69,13 +71,15 @@ record DeskPage(
                 case Line.Read l -> text(ref, LineKind.READ, l, l.does(), null, null, false);
                 case Line.Gate l -> text(ref, LineKind.GATE, l, l.said(), null, null, l.splits());
                 case Line.Caution l -> text(ref, LineKind.CAUTION, l, l.hazard(), null, null, false);
+                case Line.Start l -> new LineText(ref, LineKind.START, l.label(), l.does(), l.head().zone(), l.head().guards(),
+                        l.head().hardToSee(), null, null, false, l.engine());
             };
         }
 
         private static LineText text(LineRef ref, LineKind kind, Line line, String expects, @Nullable MeasureSpec measure,
                 @Nullable Role responder, boolean splits) {
             return new LineText(ref, kind, line.label(), expects, line.head().zone(), line.head().guards(), line.head().hardToSee(),
-                    measure, responder, splits);
+                    measure, responder, splits, null);
         }
 
         private static String limits(MeasureSpec spec) {

@@ -27,6 +27,11 @@ class LogStore {
         entities.persist(answer);
     }
 
+    @Transactional
+    public void append(List<StoredEvent> events) {
+        events.forEach(entities::persist);
+    }
+
     @Transactional(readOnly = true)
     public List<StoredEvent> events(UUID departureId, long afterSeq) {
         return entities.createQuery("from StoredEvent where departureId = :id and seq > :after order by seq", StoredEvent.class)
@@ -42,6 +47,13 @@ class LogStore {
     public boolean belongsTo(UUID departureId, String operatorId) {
         return entities.createQuery("select count(*) from StoredDeparture where id = :id and operatorId = :operator", Long.class)
                 .setParameter("id", departureId).setParameter("operator", operatorId).getSingleResult() == 1;
+    }
+
+    /** Departures of every operator with an off-block time in the span. @param from inclusive; @param to exclusive */
+    @Transactional(readOnly = true)
+    public List<UUID> between(Instant from, Instant to) {
+        return entities.createQuery("select id from StoredDeparture where offBlock >= :from and offBlock < :to order by offBlock, id", UUID.class)
+                .setParameter("from", from).setParameter("to", to).getResultList();
     }
 
     /** Departures with an off-block time in the span, earliest first. @param from inclusive; @param to exclusive */

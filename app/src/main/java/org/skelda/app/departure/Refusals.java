@@ -94,6 +94,7 @@ final class Refusals {
                 departure.plan().procedure(id).map(Procedure::title).orElse(id) + " is not complete";
             case GateState.Wait.ForReading(LineRef ref) -> label(ref) + " is not within limits";
             case GateState.Wait.ForLine(LineRef ref) -> label(ref) + " is not done";
+            case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
     }
 

@@ -1,6 +1,7 @@
 package org.skelda.app.fleet;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -16,8 +17,8 @@ public class Fleet {
     /** @param modifications ids of the type's modifications this tail has */
     public record Tail(String registration, String typeId, List<String> modifications) {}
 
-    /** @param latitude_deg north positive; @param longitude_deg east positive */
-    public record Airfield(String code, String name, double latitude_deg, double longitude_deg) {}
+    /** @param latitude_deg north positive; @param longitude_deg east positive; @param elevation_ft of the field */
+    public record Airfield(String code, String name, double latitude_deg, double longitude_deg, double elevation_ft) {}
 
     public void addOperator(String id, String name) {
         database.sql("merge into operator (id, name) key (id) values (?, ?)").params(id, name).update();
@@ -29,23 +30,27 @@ public class Fleet {
     }
 
     public void add(String operatorId, Airfield field) {
-        database.sql("merge into airfield (code, operator_id, name, latitude_deg, longitude_deg) key (operator_id, code) values (?, ?, ?, ?, ?)")
-                .params(field.code(), operatorId, field.name(), field.latitude_deg(), field.longitude_deg()).update();
+        database.sql("merge into airfield (code, operator_id, name, latitude_deg, longitude_deg, elevation_ft) key (operator_id, code) values (?, ?, ?, ?, ?, ?)")
+                .params(field.code(), operatorId, field.name(), field.latitude_deg(), field.longitude_deg(), field.elevation_ft()).update();
     }
 
     /** @throws IllegalArgumentException when the operator has no such tail */
     public Tail tail(String operatorId, String registration) {
+        return find(operatorId, registration).orElseThrow(() -> new IllegalArgumentException("there is no tail " + registration));
+    }
+
+    public Optional<Tail> find(String operatorId, String registration) {
         return database.sql("select registration, type_id, modifications from tail where operator_id = ? and registration = ?")
                 .params(operatorId, registration)
                 .query((row, _) -> new Tail(row.getString(1), row.getString(2), words(row.getString(3))))
-                .optional().orElseThrow(() -> new IllegalArgumentException("there is no tail " + registration));
+                .optional();
     }
 
     /** @throws IllegalArgumentException when the operator does not know the field */
     public Airfield airfield(String operatorId, String code) {
-        return database.sql("select code, name, latitude_deg, longitude_deg from airfield where operator_id = ? and code = ?")
+        return database.sql("select code, name, latitude_deg, longitude_deg, elevation_ft from airfield where operator_id = ? and code = ?")
                 .params(operatorId, code)
-                .query((row, _) -> new Airfield(row.getString(1), row.getString(2), row.getDouble(3), row.getDouble(4)))
+                .query((row, _) -> new Airfield(row.getString(1), row.getString(2), row.getDouble(3), row.getDouble(4), row.getDouble(5)))
                 .optional().orElseThrow(() -> new IllegalArgumentException("there is no airfield " + code));
     }
 

@@ -15,6 +15,7 @@ public class Account {
     private String duty;
     private String passwordHash;
     private boolean demo;
+    private boolean administrator;
 
     protected Account() {}
 
@@ -37,6 +38,15 @@ public class Account {
     String passwordHash() { return passwordHash; }
 
     boolean demo() { return demo; }
+
+    /** Whether the person may issue and revoke tokens. */
+    public boolean administrator() { return administrator; }
+
+    /** The same account with an administrator's rights. */
+    public Account asAdministrator() {
+        administrator = true;
+        return this;
+    }
 
     /** The person as the log knows them. */
     public Person person() {

@@ -49,6 +49,29 @@ public final class Problems {
                 "Send it under a new id.");
     }
 
+    public static Problem feedToken() {
+        return of("feed-token", UNAUTHORIZED, "Feed not known", "This feed does not exist, its token is wrong, or it was revoked.",
+                "Ask an administrator for a new token.");
+    }
+
+    public static Problem feedInvalid(String detail) {
+        return of("feed-invalid", BAD_REQUEST, "Batch refused", detail, "Correct that line and send the whole batch again.");
+    }
+
+    public static Problem notAdministrator() {
+        return of("forbidden", FORBIDDEN, "Not allowed", "Only an administrator may do this.", "Ask one of your operator.");
+    }
+
+    public static Problem otherDepartureWorked(String tail, String flight) {
+        return of("conflict", CONFLICT, "Another departure is worked", "The simulated " + tail + " serves flight " + flight + ", which is being worked first.",
+                "Finish or give up that departure, or work this start by tapping.");
+    }
+
+    public static Problem noStartProfile(String type) {
+        return of("nothing-there", CONFLICT, "No start profile", "The pack of " + type + " has no start profile; its starts cannot be watched.",
+                "Start by the aircraft's own gauges.");
+    }
+
     public static Problem tooLarge(long limitBytes) {
         return of("too-large", TOO_LARGE, "Too large", "The request is over " + limitBytes + " bytes, or does not say its length.",
                 "Shorten it and send it again.");

@@ -14,6 +14,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class RequestSizeFilter extends OncePerRequestFilter {
     private static final long MAX_BYTES = 64 * 1024;
+    private static final long MAX_BATCH_BYTES = 1024 * 1024;
+    private static final long MAX_TRACE_BYTES = 20 * 1000 * 1000;
 
     private final JsonMapper json;
 
@@ -26,13 +28,21 @@ class RequestSizeFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         long length = request.getContentLengthLong();
         boolean unknownLength = length < 0 && request.getHeader("Transfer-Encoding") != null;
-        if (request.getRequestURI().startsWith("/api/") && (length > MAX_BYTES || unknownLength)) {
-            Problem problem = Problems.tooLarge(MAX_BYTES);
+        long most = most(request.getRequestURI());
+        if (request.getRequestURI().startsWith("/api/") && (length > most || unknownLength)) {
+            Problem problem = Problems.tooLarge(most);
             response.setStatus(problem.status());
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             response.getOutputStream().write(json.writeValueAsBytes(problem));
             return;
         }
         chain.doFilter(request, response);
+    }
+
+    private static long most(String uri) {
+        if (uri.equals("/api/traces")) {
+            return MAX_TRACE_BYTES;
+        }
+        return uri.startsWith("/api/feeds/") ? MAX_BATCH_BYTES : MAX_BYTES;
     }
 }

@@ -10,10 +10,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.departure.Opening;
 import org.skelda.core.procedure.Plan;
+import org.skelda.core.start.StartProfile;
 import org.skelda.formats.procedure.InvalidPack;
 import org.skelda.formats.procedure.PackReader;
 import org.springframework.core.io.Resource;
@@ -31,6 +33,8 @@ public class Packs {
 
     /** The newest pair of documents for a type. @param typeHash of the type document; @param procedureHash of the procedures */
     public record Current(String typeHash, String procedureHash) {}
+
+    private final Cache<String, Optional<StartProfile>> profiles = Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
     private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
 
@@ -123,6 +127,12 @@ public class Packs {
         return plans.get(new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()), key -> PackReader.plan(
                 "type " + opening.typeId(), bytes(key.typeHash()), "procedures for " + opening.typeId(), bytes(key.procedureHash()),
                 key.modifications()));
+    }
+
+    /** The start profile a departure was opened with; empty when its type has none. */
+    public Optional<StartProfile> profileOf(Opening opening) {
+        return profiles.get(opening.typeHash(), hash -> PackReader.hasStartProfile("type " + opening.typeId(), bytes(hash))
+                ? Optional.of(PackReader.startProfile("type " + opening.typeId(), bytes(hash))) : Optional.empty());
     }
 
     private byte[] bytes(String hash) {

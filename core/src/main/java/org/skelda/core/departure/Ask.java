@@ -46,6 +46,9 @@ public sealed interface Ask {
     /** Takes an answer, a reading, a confirmation or a deviation back. @param reason needed when it is another person's */
     record Undo(LineRef line, @Nullable String reason) implements Ask {}
 
+    /** Moves a control of the simulated aircraft. @param control which; @param position to which */
+    record TapControl(String control, String position) implements Ask {}
+
     /** Closes the record. */
     record Sign() implements Ask {}
 

@@ -90,6 +90,7 @@ public final class Deciding {
                     ? guarded(new Event.ProcedureResumed(procedure))
                     : refused(new Refusal.NothingThere("That procedure is not on hold.")));
             case Ask.Undo ask -> onLine(ask.line(), _ -> undo(ask));
+            case Ask.TapControl ask -> seated(() -> tapControl(ask));
             case Ask.Sign() -> seated(this::sign);
             case Ask.Amend(String text) -> text.isBlank()
                     ? refused(new Refusal.ReasonMissing("an amendment"))
@@ -233,6 +234,15 @@ public final class Deciding {
         reopening.clocks().forEach((clock, line) -> cancelled.add(new Event.ClockCancelled(clock, line)));
         Event undone = new Event.Undone(ask.line(), reasoned ? ask.reason().strip() : null, reopening.lines());
         return accepted(List.of(), List.of(undone), cancelled);
+    }
+
+    /** The controls are the simulator's; with a real aircraft's feed there are none. */
+    private Decision tapControl(Ask.TapControl ask) {
+        Feed feed = departure.feed();
+        if (feed == null || !feed.simulated()) {
+            return refused(new Refusal.NothingThere("No simulated aircraft is attached; its controls are not here."));
+        }
+        return guarded(new Event.ControlTapped(ask.control(), ask.position()));
     }
 
     private Decision sign() {

@@ -10,6 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Plan;
@@ -33,6 +36,9 @@ import org.skelda.core.procedure.Seat;
  * @param touched for each subject the newest event on it
  * @param commands ids of all commands that were accepted
  * @param amendments notes added after signing
+ * @param feed that it is watched by, or was last; null when there was none
+ * @param starts the attempts on each engine, in their order
+ * @param controls the last position of every control that was moved, by its name
  */
 public record Departure(
         Plan plan,
@@ -47,7 +53,10 @@ public record Departure(
         Map<String, RunningClock> clocks,
         Map<String, Long> touched,
         Set<UUID> commands,
-        List<String> amendments) {
+        List<String> amendments,
+        @Nullable Feed feed,
+        Map<Integer, List<StartRecord>> starts,
+        Map<String, String> controls) {
 
     /**
      * Begins the fold.
@@ -61,7 +70,7 @@ public record Departure(
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
         return new Departure(plan, opening, first.at(), Lifecycle.PLANNED, 1, first.at(), Map.of(), Map.of(), Map.of(), Map.of(),
-                Map.of(first.event().subject(), 1L), Set.of(first.commandId()), List.of());
+                Map.of(first.event().subject(), 1L), Set.of(first.commandId()), List.of(), null, Map.of(), Map.of());
     }
 
     /** Folds a whole log. @param log at least its first entry, in order */
@@ -100,8 +109,19 @@ public record Departure(
         return procedure.lines().stream().allMatch(line -> line(procedure.ref(line)).completes(line));
     }
 
+    /** Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it. */
+    public boolean isNeeded(Procedure procedure) {
+        return !procedure.abnormal() || procedure.lines().stream().anyMatch(line -> lines.containsKey(procedure.ref(line)));
+    }
+
     public List<LineRef> openLines() {
-        return plan.lines().entrySet().stream().filter(e -> !line(e.getKey()).completes(e.getValue())).map(Map.Entry::getKey).toList();
+        return plan.procedures().stream().filter(this::isNeeded)
+                .flatMap(procedure -> procedure.lines().stream().filter(line -> !line(procedure.ref(line)).completes(line)).map(procedure::ref)).toList();
+    }
+
+    /** The attempts on an engine so far, in their order. */
+    public List<StartRecord> starts(int engine) {
+        return starts.getOrDefault(engine, List.of());
     }
 
     public Optional<Seat> seatOf(Person person) {
@@ -118,6 +138,9 @@ public record Departure(
         private Map<String, Held> holds;
         private Map<String, RunningClock> clocks;
         private List<String> amendments;
+        private @Nullable Feed feed;
+        private Map<Integer, List<StartRecord>> starts;
+        private Map<String, String> controls;
 
         Fold(Departure old, LogEntry entry) {
             this.old = old;
@@ -128,6 +151,9 @@ public record Departure(
             holds = old.holds;
             clocks = old.clocks;
             amendments = old.amendments;
+            feed = old.feed;
+            starts = old.starts;
+            controls = old.controls;
         }
 
         Departure next() {
@@ -143,7 +169,7 @@ public record Departure(
                 commands.add(entry.commandId());
             }
             return new Departure(old.plan, old.opening, old.openedAt, lifecycle, entry.seq(), entry.at(), seats, lines, holds, clocks, touched,
-                    commands, amendments);
+                    commands, amendments, feed, starts, controls);
         }
 
         private void change() {
@@ -194,7 +220,30 @@ public record Departure(
                     amendments.add(e.text());
                 }
                 case Event.Abandoned _ -> lifecycle = Lifecycle.ABANDONED;
+                case Event.FeedAttached e -> feed = new Feed(e.feed(), e.label(), e.simulated(), entry.at(), null);
+                case Event.FeedLost _ -> feed = feed == null ? null : feed.lost(entry.at());
+                case Event.ControlTapped e -> {
+                    controls = new HashMap<>(controls);
+                    controls.put(e.control(), e.position());
+                }
+                case Event.AttemptBegan e -> starts(e.engine(), attempts -> attempts.add(StartRecord.began(e)));
+                case Event.MilestoneReached e -> start(e.engine(), e.number(), start -> start.reached(e.milestone(), e.at()));
+                case Event.FindingRaised e -> start(e.engine(), e.number(), start -> start.found(e.finding()));
+                case Event.AttemptEnded e -> start(e.engine(), e.number(), start -> start.ended(e.summary()));
+                case Event.TraceStored e -> start(e.engine(), e.number(), start -> start.traced(e.sha256()));
             }
+        }
+
+        private void starts(int engine, Consumer<List<StartRecord>> change) {
+            List<StartRecord> attempts = new ArrayList<>(starts.getOrDefault(engine, List.of()));
+            change.accept(attempts);
+            starts = new HashMap<>(starts);
+            starts.put(engine, List.copyOf(attempts));
+        }
+
+        /** A fact of an attempt that the log does not know changes nothing. */
+        private void start(int engine, int number, UnaryOperator<StartRecord> change) {
+            starts(engine, attempts -> attempts.replaceAll(start -> start.number() == number ? change.apply(start) : start));
         }
 
         private void undo(Event.Undone undone) {

@@ -3,6 +3,7 @@ package org.skelda.core.departure;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.LineRef;
@@ -25,6 +26,9 @@ import org.skelda.core.procedure.Seat;
  * @param openLines how many lines are not complete
  * @param nextOpening the soonest moment at which a gate or clock opens by time alone; null when none will
  * @param amendments notes added after signing
+ * @param feed that it is watched by, or was last; null when there was none
+ * @param starts every attempt to start an engine, by engine and number
+ * @param controls the last position of every simulated control that was moved
  */
 public record DepartureView(
         long seq,
@@ -39,13 +43,16 @@ public record DepartureView(
         @Nullable InHand inHand,
         int openLines,
         @Nullable Instant nextOpening,
-        List<String> amendments) {
+        List<String> amendments,
+        @Nullable Feed feed,
+        List<StartRecord> starts,
+        Map<String, String> controls) {
 
     /** @param working the line this person would answer next, null when none */
     public record SeatView(Seat seat, Role role, Person person, @Nullable LineRef working) {}
 
-    /** A procedure's state on the thread. */
-    public enum ProcedureState { OPEN, NOW, WAITING, HELD, DONE }
+    /** A procedure's state on the thread. NOT_NEEDED: an abnormal list that nobody has begun. */
+    public enum ProcedureState { OPEN, NOW, WAITING, HELD, DONE, NOT_NEEDED }
 
     /**
      * @param next its first line that can be answered now; null when there is none
@@ -84,7 +91,7 @@ public record DepartureView(
     public record GateView(List<WaitView> waits, @Nullable Instant opensAt, @Nullable String guards) {}
 
     /** What kind of thing a closed gate waits for. */
-    public enum WaitKind { CLOCK, CLOCK_START, PROCEDURE, READING, LINE }
+    public enum WaitKind { CLOCK, CLOCK_START, PROCEDURE, READING, LINE, IDLE }
 
     /** @param name what is waited for, in words; @param opensAt for a running clock, when it runs out */
     public record WaitView(WaitKind kind, String name, @Nullable Instant opensAt) {}

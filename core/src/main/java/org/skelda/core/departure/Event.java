@@ -3,11 +3,14 @@ package org.skelda.core.departure;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.Finding;
+import org.skelda.core.start.Milestone;
 
 /** What can have happened to a departure. Facts only; whatever depends on the passing of time is told by a view. */
 public sealed interface Event {
@@ -54,7 +57,38 @@ public sealed interface Event {
 
     record Abandoned(String reason) implements Event {}
 
-    /** What two events must share to be in conflict: a line, a procedure's hold, a seat, or the departure itself. */
+    /** Readings of the aircraft arrive. @param feed which; @param label as people call it; @param simulated whether it is the simulator's */
+    record FeedAttached(UUID feed, String label, boolean simulated) implements Event {}
+
+    /** Nothing arrives any more. @param lastHeard when the newest reading was taken, on the feed's own clock */
+    record FeedLost(UUID feed, Instant lastHeard) implements Event {}
+
+    /** A control was moved. @param control which, e.g. {@code engine-2/fuel}; @param position to which */
+    record ControlTapped(String control, String position) implements Event {}
+
+    /**
+     * The starter of an engine went on.
+     *
+     * @param engine 1 to 4
+     * @param number of the attempt on this engine in this departure, from 1
+     * @param startedAt on the feed's own clock
+     * @param watched the version of the judgement, and the type's document by its hash
+     */
+    record AttemptBegan(int engine, int number, Instant startedAt, String watched) implements Event {}
+
+    /** @param at since the attempt's starter on */
+    record MilestoneReached(int engine, int number, Milestone milestone, Duration at) implements Event {}
+
+    record FindingRaised(int engine, int number, Finding finding) implements Event {}
+
+    /** @param summary what is remembered of the attempt */
+    record AttemptEnded(int engine, int number, AttemptSummary summary) implements Event {}
+
+    /** The attempt's readings are kept. @param sha256 of its trace as CSV, hex; @param samples how many */
+    record TraceStored(int engine, int number, String sha256, int samples) implements Event {}
+
+    /** What two events must share to be in conflict: a line, a procedure's hold, a seat, a control, an engine's start, the feed,
+     * or the departure itself. */
     default String subject() {
         return switch (this) {
             case Opened _, Signed _, Amended _, Abandoned _ -> "departure";
@@ -71,11 +105,32 @@ public sealed interface Event {
             case ClockStarted e -> "clock:" + e.clock();
             case ClockCancelled e -> "clock:" + e.clock();
             case Undone e -> line(e.line());
+            case FeedAttached _, FeedLost _ -> "feed";
+            case ControlTapped e -> "control:" + e.control();
+            case AttemptBegan e -> start(e.engine());
+            case MilestoneReached e -> start(e.engine());
+            case FindingRaised e -> start(e.engine());
+            case AttemptEnded e -> start(e.engine());
+            case TraceStored e -> start(e.engine());
         };
     }
 
     static String line(LineRef ref) {
         return "line:" + ref;
+    }
+
+    static String start(int engine) {
+        return "start:engine-" + engine;
+    }
+
+    /** Whether it is a fact that a feed told, which nobody can take back. */
+    default boolean toldByFeed() {
+        return switch (this) {
+            case FeedAttached _, FeedLost _, AttemptBegan _, MilestoneReached _, FindingRaised _, AttemptEnded _, TraceStored _ -> true;
+            case Opened _, SeatTaken _, SeatReleased _, SeatHandedOver _, RolesSwapped _, LineAnswered _, LineMeasured _, LineConfirmed _,
+                 DeviationRecorded _, ProcedureHeld _, ProcedureResumed _, ClockStarted _, ClockCancelled _, Undone _, Signed _, Amended _,
+                 Abandoned _, ControlTapped _ -> false;
+        };
     }
 
     static String seat(Seat seat) {

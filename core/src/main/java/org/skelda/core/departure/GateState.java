@@ -37,6 +37,9 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
 
         /** Another line. */
         record ForLine(LineRef line) implements Wait {}
+
+        /** An engine that has not come to idle. */
+        record ForIdle(int engine) implements Wait {}
     }
 
     public boolean open() {
@@ -71,6 +74,9 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
         }
         int own = waits.size();
         line.head().gate().forEach(condition -> addUnmet(departure, condition, at, waits));
+        if (line instanceof Line.Start start && departure.starts(start.engine()).stream().reduce((_, last) -> last).filter(StartRecord::good).isEmpty()) {
+            waits.add(new Wait.ForIdle(start.engine()));
+        }
         if (waits.size() > own && line.head().guards() != null) {
             guards = line.head().guards();
         }

@@ -61,7 +61,7 @@ public record LineRecord(
         return switch (line) {
             case Line.Measure _ -> reading != null && reading.withinLimits();
             case Line.Challenge _ -> answered != null && confirmed != null;
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> answered != null;
+            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _, Line.Start _ -> answered != null;
         };
     }
 

@@ -17,6 +17,7 @@ import java.util.UUID;
  * @param stand the stand at {@code from}
  * @param latitude_deg latitude of the stand, degrees north positive
  * @param longitude_deg longitude of the stand, degrees east positive
+ * @param elevation_ft elevation of the stand, ft
  * @param offBlock when it should leave its stand
  * @param typeHash content hash of the type document
  * @param procedureHash content hash of the procedure document
@@ -33,6 +34,7 @@ public record Opening(
         String stand,
         double latitude_deg,
         double longitude_deg,
+        double elevation_ft,
         Instant offBlock,
         String typeHash,
         String procedureHash,

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -58,18 +59,23 @@ public final class Viewing {
                         procedures.stream().map(ProcedureView::opensAt).filter(Objects::nonNull))
                 .min(Comparator.naturalOrder()).orElse(null);
         return new DepartureView(departure.seq(), at, departure.lifecycle(), seats, procedures, clocks, left, right,
-                waitsFor(procedures, left, right), inHand(), departure.openLines().size(), nextOpening, departure.amendments());
+                waitsFor(procedures, left, right), inHand(), departure.openLines().size(), nextOpening, departure.amendments(), departure.feed(), starts(), departure.controls());
+    }
+
+    private List<StartRecord> starts() {
+        return departure.starts().entrySet().stream().sorted(Map.Entry.comparingByKey()).flatMap(entry -> entry.getValue().stream()).toList();
     }
 
     private ProcedureView procedure(Procedure procedure) {
         List<LineView> lines = procedure.lines().stream().map(line -> line(procedure.ref(line), line)).toList();
         int done = (int) lines.stream().filter(Viewing::complete).count();
-        LineRef next = lines.stream().filter(line -> !complete(line)).filter(line -> procedure.inOrder() || line.gate() == null).findFirst()
-                .filter(line -> line.gate() == null).map(LineView::ref).orElse(null);
+        LineRef next = lines.stream().filter(line -> !complete(line)).filter(line -> procedure.inOrder() || !closed(line)).findFirst()
+                .filter(line -> !closed(line)).map(LineView::ref).orElse(null);
         Instant opensAt = lines.stream().filter(line -> !complete(line) && line.gate() != null).findFirst()
                 .map(line -> line.gate().opensAt()).orElse(null);
         Held held = departure.holds().get(procedure.id());
-        return new ProcedureView(procedure.id(), state(done, lines.size(), next, held), done, lines.size(), next, opensAt, held,
+        ProcedureState state = departure.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
+        return new ProcedureView(procedure.id(), state, done, lines.size(), next, opensAt, held,
                 held == null ? null : Duration.between(held.since(), at), lines);
     }
 
@@ -84,6 +90,11 @@ public final class Viewing {
             return ProcedureState.WAITING;
         }
         return done > 0 ? ProcedureState.NOW : ProcedureState.OPEN;
+    }
+
+    /** Whether a line must wait. An engine that is to be started does not: starting it is what there is to do. */
+    private static boolean closed(LineView line) {
+        return line.gate() != null && line.gate().waits().stream().anyMatch(wait -> wait.kind() != WaitKind.IDLE);
     }
 
     private static boolean complete(LineView line) {
@@ -126,6 +137,7 @@ public final class Viewing {
                 new WaitView(WaitKind.PROCEDURE, departure.plan().procedure(id).map(Procedure::title).orElse(id), null);
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null);
+            case GateState.Wait.ForIdle(int engine) -> new WaitView(WaitKind.IDLE, "Engine " + engine, null);
         };
     }
 
@@ -153,7 +165,7 @@ public final class Viewing {
         for (ProcedureView view : views) {
             Seat whose = departure.plan().procedure(view.id()).map(Procedure::seat).orElse(null);
             boolean mine = whose == null || whose == seat;
-            if (mine && view.held() == null && view.next() != null) {
+            if (mine && view.state() != ProcedureState.NOT_NEEDED && view.held() == null && view.next() != null) {
                 return view.next();
             }
         }

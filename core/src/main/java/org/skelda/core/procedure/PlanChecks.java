@@ -53,6 +53,10 @@ final class PlanChecks {
             line.head().starts().stream().filter(clock -> !plan.type().clocks().containsKey(clock))
                     .forEach(clock -> findings.add(ref + ": there is no clock '" + clock + "'"));
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
+            if (line instanceof Line.Start start) {
+                start.today().lines().stream().filter(read -> !(plan.lines().get(read) instanceof Line.Measure))
+                        .forEach(read -> findings.add(ref + ": it expects its start by a measure '" + read + "', which does not exist"));
+            }
         }
     }
 

@@ -24,6 +24,8 @@ final class Attempt {
     private final List<DwellWatch> limitWatches = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
     private final long[] milestones_us = new long[MILESTONES.length];
+    private final double[] spoolAt_pct = new double[MILESTONES.length];
+    private final TemperatureForecast forecast;
     private final Rule.AtSample[] atSample;
     private final Rule.AtSwitch[] atSwitch;
     private final Rule.AtMilestone[] atMilestone;
@@ -43,6 +45,7 @@ final class Attempt {
         this.milestoneRules = new MilestoneRules();
         this.figures = new Figures();
         Arrays.fill(milestones_us, Signal.NEVER);
+        this.forecast = forecast;
         rules = Rules.all(forecast);
         atSample = only(Rule.AtSample.class).toArray(Rule.AtSample[]::new);
         atSwitch = only(Rule.AtSwitch.class).toArray(Rule.AtSwitch[]::new);
@@ -150,6 +153,7 @@ final class Attempt {
             return;
         }
         milestones_us[milestone.ordinal()] = now_us;
+        spoolAt_pct[milestone.ordinal()] = value(Parameter.SPOOL);
         if (milestone == Milestone.LIGHT_OFF) {
             figures.lightOff(this);
         }
@@ -189,6 +193,8 @@ final class Attempt {
 
     Figures figures() { return figures; }
 
+    TemperatureForecast forecast() { return forecast; }
+
     List<DwellWatch> limitWatches() { return limitWatches; }
 
     List<Finding> findings() { return findings; }
@@ -209,6 +215,11 @@ final class Attempt {
 
     boolean isReached(Milestone milestone) {
         return milestones_us[milestone.ordinal()] != Signal.NEVER;
+    }
+
+    /** Start spool (%) when a milestone was reached; NaN when it was not known then. */
+    double spoolAt_pct(Milestone milestone) {
+        return spoolAt_pct[milestone.ordinal()];
     }
 
     /** When a milestone was reached; {@link Signal#NEVER} before. */

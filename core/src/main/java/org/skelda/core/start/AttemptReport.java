@@ -24,12 +24,14 @@ import org.skelda.core.limit.Signal;
  * @param peak hottest reading; null before there was one
  * @param figures what else is remembered of it
  * @param margins to every limit that can be told so far
+ * @param spoolAt_pct start spool (%) at each milestone that was reached while it was known
  */
 public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, Outcome outcome, Map<Milestone, Duration> milestones,
         List<Finding> findings, List<Exceedance> exceedances, List<DataGap> gaps, @Nullable Peak peak, Remembered figures,
-        List<Margin> margins) {
+        List<Margin> margins, Map<Milestone, Double> spoolAt_pct) {
 
     public AttemptReport {
+        spoolAt_pct = Map.copyOf(spoolAt_pct);
         milestones = Map.copyOf(milestones);
         findings = List.copyOf(findings);
         exceedances = List.copyOf(exceedances);
@@ -75,7 +77,18 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         Peak peak = figures.peakAt_us() == Signal.NEVER ? null : new Peak(figures.peak_c(), a.sinceStart(figures.peakAt_us()));
         return new AttemptReport(a.startedAt_us(), a.sinceStart(a.now_us()), a.isEnded(), outcome(a, findings, !exceedances.isEmpty()), milestones,
                 findings, exceedances, gaps(a), peak, remembered, Margins.of(a.profile(), milestones, remembered, peak,
-                        a.limitWatches()));
+                        a.limitWatches()), spools(a, milestones));
+    }
+
+    private static Map<Milestone, Double> spools(Attempt a, Map<Milestone, Duration> milestones) {
+        Map<Milestone, Double> spools = new EnumMap<>(Milestone.class);
+        for (Milestone milestone : milestones.keySet()) {
+            double spool = a.spoolAt_pct(milestone);
+            if (!Double.isNaN(spool)) {
+                spools.put(milestone, spool);
+            }
+        }
+        return spools;
     }
 
     private static Outcome outcome(Attempt a, List<Finding> findings, boolean exceeded) {

@@ -112,6 +112,22 @@ public final class StartMonitor {
         return switches.standing(now_us, since.startedAt_us(), readings);
     }
 
+    /** The last reading of a parameter while it may be used; NaN when it is lost or was never there. */
+    public double value(Parameter parameter) {
+        return readings.value(parameter, now_us);
+    }
+
+    /**
+     * The temperature's forecast from the last reading on, one point each {@link TemperatureForecast#DRAWN_EVERY_s}.
+     *
+     * @param steps how many points; the curve is meant for 5 s
+     * @return degC; empty while nothing is forecast, and once the fuel is off or idle is reached
+     */
+    public List<Double> forecast(int steps) {
+        boolean wanted = attempt != null && switches.fuel() && !attempt.isReached(Milestone.IDLE);
+        return wanted ? attempt.forecast().drawnOn(steps) : List.of();
+    }
+
     /** The running attempt as it stands; empty between attempts. */
     public Optional<AttemptReport> running() {
         return Optional.ofNullable(attempt).map(AttemptReport::of);

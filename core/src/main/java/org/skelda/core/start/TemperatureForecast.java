@@ -1,5 +1,6 @@
 package org.skelda.core.start;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.DwellWatch;
@@ -17,6 +18,8 @@ public final class TemperatureForecast {
     private static final long SLOWEST_us = 250_000;
     private static final long RATE_TOLERANCE_us = 1_000;
     private static final int READINGS_FOR_RATE = 5;
+    /** Distance of the points of a drawn forecast (s). */
+    public static final double DRAWN_EVERY_s = 0.25;
 
     private final Extrapolation curve;
     private final Calling calling;
@@ -101,6 +104,23 @@ public final class TemperatureForecast {
             return Exceeding.NO;
         }
         return called();
+    }
+
+    /**
+     * The curve drawn on, for a picture of it.
+     *
+     * @param steps how many points, a quarter of a second apart, the first at the last reading
+     * @return degC at each; empty while nothing can be said
+     */
+    public List<Double> drawnOn(int steps) {
+        if (!isForecasting()) {
+            return List.of();
+        }
+        List<Double> points = new ArrayList<>();
+        for (int i = 0; i < steps; i++) {
+            points.add(curve.at(i * DRAWN_EVERY_s));
+        }
+        return points;
     }
 
     /** The limit that the last answer was about; null before anything was said. */

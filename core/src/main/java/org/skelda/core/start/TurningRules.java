@@ -15,7 +15,7 @@ final class TurningRules {
 
     /** NO_ROTATION: no rotation 5.0 s after starter on. Out of sight then, it is judged at the next reading. */
     static final class NoRotation extends Awaited {
-        private static final long WITHIN_us = 5_000_000;
+        static final long WITHIN_us = 5_000_000;
 
         NoRotation() {
             super(Milestone.ROTATION, Parameter.SPOOL);

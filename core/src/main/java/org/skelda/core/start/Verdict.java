@@ -27,6 +27,11 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
     /** What a verdict comes down to, the most pressing first. */
     public enum Call { BLIND, SECOND_MEANS, CUT_FUEL, COMPUTER_STOPS, KEEP_TURNING, STOP_STARTER, AFTER_CUT, ADVISE, ON_TRACK, RESTING }
 
+    /** Nothing comes from the aircraft. @param starting whether a start was under way when it fell silent */
+    public static Verdict noData(String engine, boolean starting) {
+        return new Verdict(Call.BLIND, engine + ": no data. Use the aircraft's gauges.", List.of(starting ? "The feed fell silent in mid-start." : "The feed is silent."), "", null);
+    }
+
     static Verdict resting(String engine) {
         return new Verdict(Call.RESTING, engine + ": not starting", List.of(), "", null);
     }

@@ -16,6 +16,7 @@
  *       org.skelda.core.start.Margin}, {@link org.skelda.core.start.Verdict}: what is said of it.
  *   <li>{@link org.skelda.core.start.TemperatureForecast}: whether a limit is about to be exceeded. How it was chosen is told in
  *       docs/forecast.md.
+ *   <li>{@link org.skelda.core.start.Ladder} and {@link org.skelda.core.start.Lane}: what the desk of a start shows of it.
  *   <li>{@link org.skelda.core.start.BeforeStart}, {@link org.skelda.core.start.AfterCut}, {@link
  *       org.skelda.core.start.StarterDuty}: before the starter, after a cut, and when the starter may engage again.
  * </ol>

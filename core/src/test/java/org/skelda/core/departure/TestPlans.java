@@ -83,7 +83,7 @@ public final class TestPlans {
     }
 
     private static Procedure procedure(String id, Seat seat, int strand, Procedure.Style style, Line... lines) {
-        return new Procedure(id, id, style, seat, strand, "silent", style != Procedure.Style.FLOW, null, List.of(lines));
+        return new Procedure(id, id, style, seat, strand, "silent", style != Procedure.Style.FLOW, null, List.of(lines), id.equals("abnormal"));
     }
 
     private static LineHead head(String id) {

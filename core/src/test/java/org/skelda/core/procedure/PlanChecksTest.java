@@ -11,7 +11,7 @@ class PlanChecksTest {
     private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of());
 
     private static Procedure procedure(String id, Line... lines) {
-        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines));
+        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines), false);
     }
 
     private static Line line(String id, Condition... gate) {

@@ -141,7 +141,7 @@ public abstract class StartContract {
         List<AttemptReport> shifted = judged(seeded.profile(), samples.stream().map(sample -> sample.at(sample.at_us() + shift)).toList());
         List<AttemptReport> expected = judged(seeded.profile(), samples).stream().map(report -> new AttemptReport(report.startedAt_us() + shift,
                 report.lasted(), report.ended(), report.outcome(), report.milestones(), report.findings(), report.exceedances(), report.gaps(),
-                report.peak(), report.figures(), report.margins())).toList();
+                report.peak(), report.figures(), report.margins(), report.spoolAt_pct())).toList();
         assertThat(shifted).isEqualTo(expected);
     }
 

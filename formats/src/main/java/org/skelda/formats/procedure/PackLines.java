@@ -66,7 +66,7 @@ final class PackLines {
         return new Procedure(text(node, "id"), text(node, "title"), style,
                 seat == null ? null : seat.equals("left") ? Seat.LEFT : Seat.RIGHT,
                 node.path("strand").intValue(1), text(node, "how"),
-                node.path("inOrder").booleanValue(style != Procedure.Style.FLOW), optional(node, "map"), lines);
+                node.path("inOrder").booleanValue(style != Procedure.Style.FLOW), optional(node, "map"), lines, node.path("abnormal").booleanValue(false));
     }
 
     private static Line line(JsonNode node, TypeSheet sheet) {
@@ -80,6 +80,7 @@ final class PackLines {
             case "read" -> new Line.Read(head, text(node, "label"), text(node, "does"));
             case "gate" -> new Line.Gate(head, text(node, "label"), text(node, "said"), node.path("splits").booleanValue(false));
             case "caution" -> new Line.Caution(head, text(node, "label"), text(node, "hazard"));
+            case "start" -> new Line.Start(head, node.path("engine").intValue(), text(node, "label"), text(node, "does"), today(node.path("today")));
             default -> throw new IllegalArgumentException("there is no line kind '" + text(node, "kind") + "'");
         };
     }
@@ -90,6 +91,14 @@ final class PackLines {
             throw new IllegalArgumentException("line '" + text(node, "id") + "': the type has no measure '" + text(node, "measure") + "'");
         }
         return spec;
+    }
+
+    private static Line.Start.Today today(JsonNode node) {
+        return new Line.Start.Today(ref(node, "oat"), ref(node, "tailWind"), ref(node, "supply"));
+    }
+
+    private static @Nullable LineRef ref(JsonNode node, String key) {
+        return node.has(key) ? LineRef.parse(text(node, key)) : null;
     }
 
     private static LineHead head(JsonNode node) {

@@ -75,6 +75,11 @@ public final class PackReader {
         return join(sheet, procedureSource);
     }
 
+    /** Whether a type document has a start profile. @throws InvalidPack with all that is wrong */
+    public static boolean hasStartProfile(String typeFile, byte[] type) {
+        return checked(typeFile, type).tree().has("start");
+    }
+
     /**
      * The start profile of a type.
      *

@@ -68,6 +68,8 @@ final class Payloads {
             }
             case Event.Amended e -> node.put("text", e.text());
             case Event.Abandoned e -> node.put("reason", e.reason());
+            case Event.FeedAttached _, Event.FeedLost _, Event.ControlTapped _, Event.AttemptBegan _, Event.MilestoneReached _,
+                 Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _ -> StartPayloads.write(node, event);
         }
         return node;
     }
@@ -96,7 +98,7 @@ final class Payloads {
             case "Signed" -> new Event.Signed();
             case "Amended" -> new Event.Amended(text(node, "text"));
             case "Abandoned" -> new Event.Abandoned(text(node, "reason"));
-            default -> throw new InvalidEvent("event type '" + type + "' is not known");
+            default -> StartPayloads.read(type, node);
         };
     }
 
@@ -105,6 +107,7 @@ final class Payloads {
                 .put("tail", opening.tail()).put("typeId", opening.typeId()).put("flight", opening.flight())
                 .put("from", opening.from()).put("to", opening.to()).put("stand", opening.stand())
                 .put("latitude_deg", opening.latitude_deg()).put("longitude_deg", opening.longitude_deg())
+                .put("elevation_ft", opening.elevation_ft())
                 .put("offBlock", opening.offBlock().toString())
                 .put("typeHash", opening.typeHash()).put("procedureHash", opening.procedureHash());
         var modifications = node.putArray("modifications");
@@ -114,7 +117,7 @@ final class Payloads {
     private static Opening opening(JsonNode node) {
         return new Opening(UUID.fromString(text(node, "departureId")), text(node, "operatorId"), text(node, "tail"), text(node, "typeId"),
                 text(node, "flight"), text(node, "from"), text(node, "to"), text(node, "stand"),
-                number(node, "latitude_deg"), number(node, "longitude_deg"), Instant.parse(text(node, "offBlock")),
+                number(node, "latitude_deg"), number(node, "longitude_deg"), node.path("elevation_ft").doubleValue(0), Instant.parse(text(node, "offBlock")),
                 text(node, "typeHash"), text(node, "procedureHash"),
                 node.path("modifications").values().stream().map(m -> m.asString("")).toList());
     }
@@ -152,7 +155,7 @@ final class Payloads {
         return LineRef.parse(text(node, key));
     }
 
-    private static double number(JsonNode node, String key) {
+    static double number(JsonNode node, String key) {
         if (!node.path(key).isNumber()) {
             throw new InvalidEvent("'" + key + "' is missing or is not a number");
         }

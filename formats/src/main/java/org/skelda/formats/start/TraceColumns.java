@@ -53,17 +53,28 @@ final class TraceColumns {
                 "starter", "fuel", "ignition").contains(name);
     }
 
+    /** What a parameter's column is called for a jet or a turboprop. */
+    static String usualName(Parameter parameter, boolean jet) {
+        return switch (parameter) {
+            case SPOOL -> jet ? "n2_pct" : "ng_pct";
+            case FAN -> jet ? "n1_pct" : "np_rpm";
+            case TEMPERATURE -> jet ? "egt_c" : "itt_c";
+            case FLOW -> "ff_kgph";
+            case OIL -> "oil_kpa";
+            case DUCT -> "duct_kpa";
+            case VOLTS -> "bus_v";
+            case AMPERES -> "bus_a";
+        };
+    }
+
     private void place(boolean jet) {
-        name(Parameter.SPOOL, jet ? "n2_pct" : "ng_pct");
-        name(Parameter.FAN, jet ? "n1_pct" : "np_rpm");
-        String temperature = jet ? "egt_c" : "itt_c";
-        String other = jet ? "itt_c" : "egt_c";
-        name(Parameter.TEMPERATURE, !header.containsKey(temperature) && header.containsKey(other) ? other : temperature);
-        name(Parameter.FLOW, "ff_kgph");
-        name(Parameter.OIL, "oil_kpa");
-        name(Parameter.DUCT, "duct_kpa");
-        name(Parameter.VOLTS, "bus_v");
-        name(Parameter.AMPERES, "bus_a");
+        for (Parameter parameter : Parameter.values()) {
+            name(parameter, usualName(parameter, jet));
+        }
+        String other = usualName(Parameter.TEMPERATURE, !jet);
+        if (!has(Parameter.TEMPERATURE) && header.containsKey(other)) {
+            name(Parameter.TEMPERATURE, other);
+        }
     }
 
     private void name(Parameter parameter, String name) {

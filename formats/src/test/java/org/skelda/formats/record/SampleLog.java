@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.skelda.core.departure.AttemptSummary;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.LogEntry;
 import org.skelda.core.departure.Opening;
@@ -13,6 +14,10 @@ import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.Action;
+import org.skelda.core.start.Finding;
+import org.skelda.core.start.FindingId;
+import org.skelda.core.start.Milestone;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -27,7 +32,7 @@ public final class SampleLog {
     private SampleLog() {}
 
     static List<Event> events() {
-        Opening opening = new Opening(DEPARTURE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82,
+        Opening opening = new Opening(DEPARTURE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82, 112,
                 BEGIN.plusSeconds(2400), "a".repeat(64), "b".repeat(64), List.of("late-apu-door"));
         return List.of(new Event.Opened(opening),
                 new Event.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null),
@@ -41,7 +46,16 @@ public final class SampleLog {
                 new Event.ProcedureHeld("apu", "fueller", null), new Event.ProcedureResumed("apu"),
                 new Event.ClockStarted("alignment", LINE, BEGIN, Duration.ofMillis(777_873)), new Event.ClockCancelled("alignment", LINE),
                 new Event.Undone(LINE, "slip", List.of(LINE)), new Event.Undone(LINE, null, List.of()),
-                new Event.Signed(), new Event.Amended("note"), new Event.Abandoned("aircraft change"));
+                new Event.Signed(), new Event.Amended("note"), new Event.Abandoned("aircraft change"),
+                new Event.FeedAttached(new UUID(3, 3), "Simulated aircraft", true), new Event.FeedLost(new UUID(3, 3), BEGIN),
+                new Event.ControlTapped("engine-2/fuel", "on"), new Event.AttemptBegan(2, 1, BEGIN, "1 " + "a".repeat(64)),
+                new Event.MilestoneReached(2, 1, Milestone.LIGHT_OFF, Duration.ofMillis(24_200)),
+                new Event.FindingRaised(2, 1, new Finding(FindingId.HOT_PREDICTED, Duration.ofMillis(26_100), Action.CUT_FUEL, "EGT at 640 degC")),
+                new Event.AttemptEnded(2, 1, new AttemptSummary("HOT_PREDICTED", Duration.ofMillis(61_000), 688.5, Duration.ofMillis(3200), null, 128.5, null,
+                        23.4, Duration.ofMillis(58_000))),
+                new Event.AttemptEnded(1, 2, new AttemptSummary("NORMAL", Duration.ofMillis(61_000), null, null, Duration.ofMillis(44_000), null, 18.25,
+                        null, Duration.ofMillis(30_000))),
+                new Event.TraceStored(2, 1, "c".repeat(64), 612));
     }
 
     static List<LogEntry> entries() {

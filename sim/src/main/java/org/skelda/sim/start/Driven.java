@@ -44,6 +44,12 @@ final class Driven {
         return -most() * WIND_PER_kt * Math.max(0, surroundings.tailWind_kt());
     }
 
+    /** Goes on from where another stands. */
+    void goOnFrom(Driven other) {
+        fan = seized ? 0 : other.fan;
+        oil_kpa = other.oil_kpa;
+    }
+
     void step(double n, double dt_s) {
         double target = n < BREAKS_LOOSE_AT ? atRest() : most() * Math.pow(n, COUPLING_POWER) + atRest() * (1 - n);
         if (!seized) {

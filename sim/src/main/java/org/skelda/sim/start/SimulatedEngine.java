@@ -80,6 +80,14 @@ public final class SimulatedEngine {
         return this;
     }
 
+    /** Goes on from where another engine of the same type stands, which does not burn: its speed, its heat, its oil. */
+    public void goOnFrom(SimulatedEngine other) {
+        spool.turnFrom(other.spool.part());
+        combustion.heatTo(other.combustion.temperature_c());
+        driven.goOnFrom(other.driven);
+        duct_kpa = air.settle(other.controls.withStarter(false));
+    }
+
     /** One step of 20 ms with the controls as they stand. */
     public void step(Controls now) {
         controls = now;

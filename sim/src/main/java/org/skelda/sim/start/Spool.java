@@ -56,6 +56,11 @@ final class Spool {
         n = Math.max(0, n + dt_s * (pull - held + turbine * Math.pow(sigma, TURBINE_BY_DENSITY) * burning));
     }
 
+    /** Turns on from a speed against idle. */
+    void turnFrom(double part) {
+        n = part;
+    }
+
     /** Speed against idle. */
     double part() { return n; }
 

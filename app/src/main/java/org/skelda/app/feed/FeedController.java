@@ -1,0 +1,108 @@
+package org.skelda.app.feed;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.SignedIn;
+import org.skelda.app.problem.Problem;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.app.start.LiveStarts;
+import org.skelda.formats.feed.InvalidFeed;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Takes readings in, and issues and revokes the tokens for it. */
+@RestController
+@RequestMapping("/api/feeds")
+class FeedController {
+    private static final String BEARER = "Bearer ";
+    /** A revoked token is refused at the latest this long after. */
+    private static final Duration KNOWN_FOR = Duration.ofSeconds(1);
+
+    private final Feeds feeds;
+    private final LiveStarts starts;
+    private final Fleet fleet;
+    private final Accounts accounts;
+    private final ServerClock clock;
+    private final Cache<Key, Optional<Feeds.Feed>> known = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(1000).build();
+
+    FeedController(Feeds feeds, LiveStarts starts, Fleet fleet, Accounts accounts, ServerClock clock) {
+        this.feeds = feeds;
+        this.starts = starts;
+        this.fleet = fleet;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    private record Key(UUID id, String token) {}
+
+    /** A batch of readings as newline-delimited JSON. Nothing of a batch with a malformed line is kept. */
+    @PostMapping(path = "/{feedId}/samples", consumes = "application/x-ndjson")
+    LiveStarts.Counts samples(@PathVariable UUID feedId, @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) @Nullable String authorization,
+            @RequestBody byte[] body) {
+        if (authorization == null || !authorization.startsWith(BEARER)) {
+            throw new ProblemException(Problems.feedToken());
+        }
+        Feeds.Feed feed = known.get(new Key(feedId, authorization.substring(BEARER.length())), key -> feeds.opened(key.id(), key.token()))
+                .orElseThrow(() -> new ProblemException(Problems.feedToken()));
+        try {
+            return starts.take(new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()), body, clock.instant());
+        } catch (InvalidFeed e) {
+            throw new ProblemException(Problems.feedInvalid(String.valueOf(e.getMessage())));
+        }
+    }
+
+    /** @param tail whose readings come; @param label as people call the feed */
+    record FeedRequest(@NotBlank @Size(max = 20) String tail, @NotBlank @Size(max = 120) String label) {}
+
+    /** @param token shown this once */
+    record IssuedFeed(UUID id, String tail, String label, String token) {}
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    IssuedFeed issue(@Valid @RequestBody FeedRequest request, @AuthenticationPrincipal SignedIn person) {
+        administrator(person);
+        if (fleet.find(person.operatorId(), request.tail()).isEmpty()) {
+            throw new ProblemException(Problems.badRequest("The request does not fit.")
+                    .with(java.util.List.of(new Problem.Violation("tail", "is no tail of your operator"))));
+        }
+        Feeds.Issued issued = feeds.issue(person.operatorId(), request.tail(), request.label(), false, person.id(), clock.instant());
+        return new IssuedFeed(issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());
+    }
+
+    @DeleteMapping("/{feedId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void revoke(@PathVariable UUID feedId, @AuthenticationPrincipal SignedIn person) {
+        administrator(person);
+        if (!feeds.revoke(feedId, person.operatorId(), person.id(), clock.instant())) {
+            throw new ProblemException(Problem.of("not-found", HttpStatus.NOT_FOUND.value(), "No such feed",
+                    "There is no such feed at your operator, or it was revoked before.", "Check its id."));
+        }
+        known.invalidateAll();
+    }
+
+    private void administrator(SignedIn person) {
+        if (accounts.findById(person.id()).filter(account -> account.administrator()).isEmpty()) {
+            throw new ProblemException(Problems.notAdministrator());
+        }
+    }
+}

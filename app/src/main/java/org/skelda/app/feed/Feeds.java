@@ -1,0 +1,68 @@
+package org.skelda.app.feed;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.SecureRandom;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import org.skelda.formats.record.Sha256;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The feeds that were issued. A token is shown once; only its hash is kept. */
+@Repository
+public class Feeds {
+    private static final int TOKEN_BYTES = 32;
+
+    private final JdbcClient database;
+    private final SecureRandom random = new SecureRandom();
+
+    Feeds(JdbcClient database) {
+        this.database = database;
+    }
+
+    /** @param simulated whether it is the simulated aircraft's */
+    public record Feed(UUID id, String operatorId, String tail, String label, boolean simulated) {}
+
+    /** A feed with its token, which nobody can read again. */
+    public record Issued(Feed feed, String token) {}
+
+    /** @param by account id of who issues it */
+    public Issued issue(String operatorId, String tail, String label, boolean simulated, String by, Instant at) {
+        byte[] secret = new byte[TOKEN_BYTES];
+        random.nextBytes(secret);
+        String token = HexFormat.of().formatHex(secret);
+        Feed feed = new Feed(UuidCreator.getTimeOrderedEpoch(), operatorId, tail, label, simulated);
+        database.sql("insert into feed (id, operator_id, tail, label, simulated, token_hash, issued_at, issued_by) values (?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(feed.id(), operatorId, tail, label, simulated, hash(token), Timestamp.from(at), by).update();
+        return new Issued(feed, token);
+    }
+
+    /** @return whether there was such a feed of the operator that was still good */
+    public boolean revoke(UUID id, String operatorId, String by, Instant at) {
+        return database.sql("update feed set revoked_at = ?, revoked_by = ? where id = ? and operator_id = ? and revoked_at is null")
+                .params(Timestamp.from(at), by, id, operatorId).update() == 1;
+    }
+
+    /** Revokes every simulated feed of the time before: their tokens went with the server that held them. */
+    public void revokeSimulated(Instant at) {
+        database.sql("update feed set revoked_at = ?, revoked_by = 'server' where simulated = true and revoked_at is null").params(Timestamp.from(at)).update();
+    }
+
+    /** The feed that a token opens; empty when it is unknown, revoked, or the token is another's. */
+    Optional<Feed> opened(UUID id, String token) {
+        return database.sql("select id, operator_id, tail, label, simulated, token_hash from feed where id = ? and revoked_at is null").params(id)
+                .query((row, _) -> MessageDigest.isEqual(hash(token).getBytes(StandardCharsets.US_ASCII), row.getString(6).getBytes(StandardCharsets.US_ASCII))
+                        ? Optional.of(new Feed(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getString(4), row.getBoolean(5)))
+                        : Optional.<Feed>empty())
+                .optional().flatMap(feed -> feed);
+    }
+
+    private static String hash(String token) {
+        return Sha256.hex(token.getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,88 @@
+package org.skelda.app.simulator;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.core.departure.Event;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.feed.FeedWriter;
+import org.skelda.sim.ControlMove;
+import org.skelda.sim.SimulatedAircraft;
+
+/** One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and sends. */
+final class Flight {
+    private static final long US_PER_S = 1_000_000;
+    private static final int BEATS_AT_REST = 5;
+
+    private final SimulatedAircraft aircraft;
+    private final StartProfile profile;
+    private final FeedSender sender;
+    private final ServerClock clock;
+    private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
+    private final AtomicBoolean sending = new AtomicBoolean();
+    private long sent_us = Long.MIN_VALUE;
+    private int beats;
+
+    private record Move(ControlMove move, long at_us) {}
+
+    Flight(SimulatedAircraft aircraft, StartProfile profile, FeedSender sender, ServerClock clock) {
+        this.aircraft = aircraft;
+        this.profile = profile;
+        this.sender = sender;
+        this.clock = clock;
+    }
+
+    void note(List<Event> events, Instant at) {
+        for (Event event : events) {
+            if (event instanceof Event.ControlTapped(String control, String position)) {
+                moves.add(new Move(ControlMove.parse(control, position), micros(at)));
+            }
+        }
+    }
+
+    /** Steps up to now and sends, unless the sending before is still under way. */
+    void beat(Consumer<String> failed) {
+        if (!sending.compareAndSet(false, true)) {
+            return;
+        }
+        Thread.ofVirtual().name("simulated aircraft").start(() -> {
+            try {
+                send(micros(clock.instant()));
+            } catch (java.io.IOException e) {
+                failed.accept(String.valueOf(e.getMessage()));
+            } catch (InterruptedException _) {
+                Thread.currentThread().interrupt();
+            } finally {
+                sending.set(false);
+            }
+        });
+    }
+
+    private void send(long now_us) throws java.io.IOException, InterruptedException {
+        for (Move move = moves.poll(); move != null; move = moves.poll()) {
+            aircraft.move(move.move(), move.at_us());
+        }
+        aircraft.advanceTo(now_us);
+        if (!aircraft.busy() && ++beats % BEATS_AT_REST != 0) {
+            return;
+        }
+        List<String> lines = new ArrayList<>();
+        for (int engine = 1; engine <= aircraft.engines(); engine++) {
+            int number = engine;
+            aircraft.sample(engine).filter(sample -> sample.at_us() > sent_us).ifPresent(sample -> lines.add(FeedWriter.line("engine:" + number, sample,
+                    profile.drive().engine())));
+        }
+        if (!lines.isEmpty()) {
+            sent_us = now_us - US_PER_S / 50;
+            sender.send(String.join("\n", lines) + "\n");
+        }
+    }
+
+    static long micros(Instant at) {
+        return at.getEpochSecond() * US_PER_S + at.getNano() / 1000;
+    }
+}

@@ -1,0 +1,137 @@
+package org.skelda.app.simulator;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.departure.Departures;
+import org.skelda.app.feed.Feeds;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.app.procedure.Packs;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.Feed;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.record.EventCodec;
+import org.skelda.sim.SimulatedAircraft;
+import org.skelda.sim.Surroundings;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.Ordered;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+
+/**
+ * The simulated aircraft of departures that have one attached. Each sends its readings through the same door as a real aircraft, with a
+ * token of its own. What it is comes from the log alone: its beginning and every move of its controls; so it stands where it should
+ * after a restart, as an aircraft would that did not notice.
+ */
+@Service
+public class Simulator {
+    private static final Logger LOG = LoggerFactory.getLogger(Simulator.class);
+    private static final Duration RESUMED_WITHIN = Duration.ofHours(24);
+    private static final long BEAT_MS = 100;
+    private static final double STANDARD_C = 15;
+
+    private final Departures departures;
+    private final Feeds feeds;
+    private final Packs packs;
+    private final ServerClock clock;
+    private volatile int port;
+    private final Map<UUID, Flight> flights = new ConcurrentHashMap<>();
+
+    Simulator(Departures departures, Feeds feeds, Packs packs, ServerClock clock) {
+        this.departures = departures;
+        this.feeds = feeds;
+        this.packs = packs;
+        this.clock = clock;
+    }
+
+    @EventListener
+    void opened(WebServerInitializedEvent event) {
+        port = event.getWebServer().getPort();
+    }
+
+    /** Goes on with the aircraft that were attached when the server went down. */
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(Ordered.LOWEST_PRECEDENCE)
+    public void resume() {
+        Instant now = clock.instant();
+        feeds.revokeSimulated(now);
+        for (UUID id : departures.around(now, RESUMED_WITHIN)) {
+            Departure departure = departures.state(id);
+            Feed feed = departure.feed();
+            if (feed != null && feed.simulated() && !departure.lifecycle().closed()) {
+                attach(departure);
+            }
+        }
+    }
+
+    /** @throws ProblemException when another departure of the tail is worked first, or its type cannot be simulated */
+    public void attach(UUID departureId) {
+        Departure departure = departures.state(departureId);
+        departures.worked(departure.opening().operatorId(), departure.opening().tail(), clock.instant())
+                .filter(worked -> !worked.opening().departureId().equals(departureId))
+                .ifPresent(worked -> {
+                    throw new ProblemException(Problems.otherDepartureWorked(worked.opening().tail(), worked.opening().flight()));
+                });
+        attach(departure);
+    }
+
+    private void attach(Departure departure) {
+        StartProfile profile = packs.profileOf(departure.opening())
+                .orElseThrow(() -> new ProblemException(Problems.noStartProfile(departure.plan().type().name())));
+        UUID id = departure.opening().departureId();
+        flights.computeIfAbsent(id, _ -> {
+            Feeds.Issued issued = feeds.issue(departure.opening().operatorId(), departure.opening().tail(), "Simulated aircraft", true, "server", clock.instant());
+            List<Departures.Appended> moves = moves(id);
+            Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
+            Flight flight = new Flight(aircraft(departure, profile, begin), profile, new FeedSender(port, issued), clock);
+            moves.forEach(move -> flight.note(move.events(), move.at()));
+            return flight;
+        });
+    }
+
+    private SimulatedAircraft aircraft(Departure departure, StartProfile profile, Instant begin) {
+        int engines = departure.plan().lines().values().stream().mapToInt(line -> line instanceof Line.Start start ? start.engine() : 1).max().orElse(1);
+        double elevation_ft = Math.clamp(departure.opening().elevation_ft(), -1000, 15_000);
+        return new SimulatedAircraft(profile, new Surroundings(STANDARD_C, elevation_ft, 0), engines,
+                departure.opening().departureId().getLeastSignificantBits() & 0xFFFF, Flight.micros(begin));
+    }
+
+    /** What the log holds of the simulated aircraft: when it came, and the moves of its controls. */
+    private List<Departures.Appended> moves(UUID id) {
+        return departures.envelopes(id, 0).stream().map(EventCodec::read)
+                .filter(entry -> entry.event() instanceof Event.ControlTapped || entry.event() instanceof Event.FeedAttached(var _, var _, boolean simulated) && simulated)
+                .map(entry -> new Departures.Appended(id, List.of(entry.event()), entry.at(), departures.state(id))).toList();
+    }
+
+    /** Takes note of moved controls; ends with its departure, or when a real feed takes over. */
+    @EventListener
+    void appended(Departures.Appended appended) {
+        Flight flight = flights.get(appended.departureId());
+        if (flight == null) {
+            return;
+        }
+        Feed feed = appended.after().feed();
+        if (appended.after().lifecycle().closed() || feed != null && !feed.simulated()) {
+            flights.remove(appended.departureId());
+            return;
+        }
+        flight.note(appended.events(), appended.at());
+    }
+
+    @Scheduled(fixedRate = BEAT_MS)
+    void beat() {
+        flights.forEach((id, flight) -> flight.beat(failure -> LOG.warn("the simulated aircraft of departure {} could not send: {}", id, failure)));
+    }
+}

@@ -1,0 +1,30 @@
+package org.skelda.app.simulator;
+
+import java.util.UUID;
+import org.skelda.app.departure.Departures;
+import org.skelda.app.people.SignedIn;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Attaches the simulated aircraft to a departure. */
+@RestController
+class SimulatorController {
+    private final Simulator simulator;
+    private final Departures departures;
+
+    SimulatorController(Simulator simulator, Departures departures) {
+        this.simulator = simulator;
+        this.departures = departures;
+    }
+
+    @PostMapping("/api/departures/{id}/simulator")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void attach(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        simulator.attach(id);
+    }
+}

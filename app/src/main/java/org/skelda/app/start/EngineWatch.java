@@ -1,0 +1,196 @@
+package org.skelda.app.start;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.StartRecord;
+import org.skelda.core.start.AfterCut;
+import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.Lane;
+import org.skelda.core.start.Ladder;
+import org.skelda.core.start.Milestone;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartMonitor;
+import org.skelda.core.start.StartProfile;
+import org.skelda.core.start.StarterDuty;
+import org.skelda.core.start.Switch;
+import org.skelda.core.start.Verdict;
+
+/**
+ * One engine under watch: its monitor, the readings of the present attempt and of the two seconds before it, and the starter's times.
+ * Times are microseconds of the feed's own clock. Confined to its departure's {@link LiveTail}.
+ */
+final class EngineWatch {
+    private static final long LEAD_IN_us = 2_000_000;
+    private static final long KEPT_us = 30_000_000;
+
+    private final int engine;
+    private final StartProfile profile;
+    private final double elevation_ft;
+    private final StartMonitor monitor;
+    private final Deque<Sample> recent = new ArrayDeque<>();
+    private final List<Sample> ofAttempt = new ArrayList<>();
+    private final List<Sample> unstored = new ArrayList<>();
+    private final List<StarterDuty.Engagement> engagements = new ArrayList<>();
+    private final List<List<Sample>> finished = new ArrayList<>();
+    private boolean starter;
+    private boolean running;
+    private long newest_us = Long.MIN_VALUE;
+
+    EngineWatch(int engine, StartProfile profile, double elevation_ft) {
+        this.engine = engine;
+        this.profile = profile;
+        this.elevation_ft = elevation_ft;
+        this.monitor = new StartMonitor(profile, elevation_ft);
+    }
+
+    int engine() { return engine; }
+
+    String name() { return "Engine " + engine; }
+
+    /** Time of the newest reading; {@link Long#MIN_VALUE} before there was one. */
+    long newest_us() { return newest_us; }
+
+    boolean isRunning() { return running; }
+
+    /** Judges a reading, which must be later than the one before. @param stored whether it is in a block already */
+    void take(Sample sample, boolean stored) {
+        monitor.accept(sample);
+        newest_us = sample.at_us();
+        noteStarter(sample);
+        recent.addLast(sample);
+        while (recent.peekFirst() != null && recent.peekFirst().at_us() < sample.at_us() - KEPT_us) {
+            recent.removeFirst();
+        }
+        boolean runs = monitor.running().isPresent();
+        if (runs && !running) {
+            begin(sample, stored);
+        } else if (running) {
+            ofAttempt.add(sample);
+            if (!stored) {
+                unstored.add(sample);
+            }
+        }
+        noteEnd(runs);
+    }
+
+    /** A new attempt takes the two seconds before it along. */
+    private void begin(Sample first, boolean stored) {
+        ofAttempt.clear();
+        recent.stream().filter(sample -> sample.at_us() >= first.at_us() - LEAD_IN_us).forEach(ofAttempt::add);
+        if (!stored) {
+            unstored.addAll(ofAttempt);
+        }
+    }
+
+    private void noteEnd(boolean runs) {
+        if (running && !runs) {
+            finished.add(List.copyOf(ofAttempt));
+        }
+        running = runs;
+    }
+
+    private void noteStarter(Sample sample) {
+        if (sample.starter() == Switch.ON && !starter) {
+            engagements.add(new StarterDuty.Engagement(AttemptFacts.instant(sample.at_us()), null));
+        } else if (sample.starter() == Switch.OFF && starter && !engagements.isEmpty()) {
+            engagements.set(engagements.size() - 1, new StarterDuty.Engagement(engagements.getLast().on(), AttemptFacts.instant(sample.at_us())));
+        }
+        starter = sample.starter() == Switch.UNTOLD ? starter : sample.starter() == Switch.ON;
+    }
+
+    /** Time passes without a reading. */
+    void advanceTo(long at_us) {
+        monitor.advanceTo(at_us);
+        noteEnd(monitor.running().isPresent());
+    }
+
+    /** Readings of attempts that are in no block yet; they count as stored from now on. */
+    List<Sample> takeUnstored() {
+        List<Sample> taken = List.copyOf(unstored);
+        unstored.clear();
+        return taken;
+    }
+
+    boolean hasUnstored(long olderThan_us) {
+        return !unstored.isEmpty() && unstored.getFirst().at_us() <= olderThan_us;
+    }
+
+    /** What the log does not say yet of the attempts so far. */
+    List<Event> facts(Departure logged, String watched) {
+        List<AttemptReport> all = monitor.attempts();
+        List<Event> facts = new ArrayList<>();
+        List<StartRecord> known = logged.starts(engine);
+        for (int i = Math.max(0, known.size() - 1); i < all.size(); i++) {
+            Optional<StartRecord> record = i < known.size() ? Optional.of(known.get(i)) : Optional.empty();
+            facts.addAll(AttemptFacts.of(engine, i + 1, all.get(i), record, watched));
+        }
+        return facts;
+    }
+
+    List<AttemptReport> attempts() {
+        return monitor.attempts();
+    }
+
+    /** The readings of an attempt that has ended, with the two seconds before it. @param number from 1 */
+    Optional<List<Sample>> samplesOf(int number) {
+        return number <= finished.size() ? Optional.of(finished.get(number - 1)) : Optional.empty();
+    }
+
+    /** Readings after a time of the present or last attempt, or of the last seconds when there was none. */
+    List<Sample> samplesAfter(long after_us) {
+        List<Sample> from = running || ofAttempt.isEmpty() ? (running ? ofAttempt : List.copyOf(recent)) : withRest();
+        return from.stream().filter(sample -> sample.at_us() > after_us).toList();
+    }
+
+    private List<Sample> withRest() {
+        List<Sample> all = new ArrayList<>(ofAttempt);
+        long last_us = ofAttempt.getLast().at_us();
+        recent.stream().filter(sample -> sample.at_us() > last_us).forEach(all::add);
+        return all;
+    }
+
+    /** What the desk shows now. @param silent whether nothing has come for too long */
+    StartView view(Instant now, boolean silent) {
+        List<AttemptReport> all = monitor.attempts();
+        AttemptReport last = all.isEmpty() ? null : all.getLast();
+        AttemptReport shown = running ? last : null;
+        Verdict verdict = silent ? Verdict.noData(name(), running) : monitor.verdict(name());
+        Duration since = last == null ? Duration.ZERO : monitor.standing(last).now();
+        StarterDuty.NextTry duty = StarterDuty.next(profile.starter(), engagements, now);
+        Milestone next = silent ? null : verdict.next();
+        double spool = monitor.value(org.skelda.core.start.Parameter.SPOOL);
+        return new StartView(engine, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
+                Ladder.of(profile, last != null && (running || isRecent(last, since)) ? last : null, since, next),
+                Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),
+                last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),
+                last == null ? List.of() : last.gaps(), duty, duty.words(now, Double.isNaN(spool) ? 0 : spool),
+                starter ? monitor.standing(last == null ? noAttempt() : last).starterOn() : null);
+    }
+
+    private static boolean isRecent(AttemptReport last, Duration since) {
+        return since.minus(last.lasted()).compareTo(Duration.ofMinutes(2)) < 0;
+    }
+
+    private AttemptReport noAttempt() {
+        throw new IllegalStateException("a starter that is on belongs to an attempt");
+    }
+
+    /** The steps after a cut: those of the newest attempt that was cut, until fuel comes on in a later one. */
+    private List<AfterCut.Step> script(List<AttemptReport> all, Instant now, StarterDuty.NextTry duty) {
+        @Nullable AttemptReport cut = null;
+        for (AttemptReport report : all) {
+            boolean fuel = report.reached(Milestone.FUEL_ON).isPresent();
+            boolean off = report.wasCut() || report.outcome().code().equals("CREW_ABORT");
+            cut = off ? report : fuel ? null : cut;
+        }
+        return cut == null ? List.of() : AfterCut.script(profile, cut, monitor.standing(cut), duty, Duration.between(now, duty.allowedAt()));
+    }
+}

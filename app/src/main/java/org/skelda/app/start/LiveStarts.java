@@ -1,0 +1,114 @@
+package org.skelda.app.start;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.departure.Departures;
+import org.skelda.app.procedure.Packs;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.feed.FeedLine;
+import org.skelda.formats.feed.FeedReader;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+
+/** Every departure that is being watched. Batches of readings come in here, and go to the one that owns them. */
+@Service
+public class LiveStarts {
+    private static final Logger LOG = LoggerFactory.getLogger(LiveStarts.class);
+    private static final long TICK_MS = 100;
+    private static final Duration WORKED_FOR = Duration.ofSeconds(1);
+
+    private final Departures departures;
+    private final Packs packs;
+    private final SampleBlocks blocks;
+    private final StartHistory history;
+    private final ServerClock clock;
+    private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
+    private final Cache<TailKey, Optional<UUID>> worked = Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
+
+    LiveStarts(Departures departures, Packs packs, SampleBlocks blocks, StartHistory history, ServerClock clock) {
+        this.departures = departures;
+        this.packs = packs;
+        this.blocks = blocks;
+        this.history = history;
+        this.clock = clock;
+    }
+
+    private record TailKey(String operatorId, String tail) {}
+
+    /** Where readings come from. @param simulated whether it is the simulated aircraft */
+    public record Source(UUID feed, String operatorId, String tail, String label, boolean simulated) {}
+
+    /**
+     * What became of a batch.
+     *
+     * @param accepted judged
+     * @param repeated came before with the same time
+     * @param late older than the newest judged of their subject: kept, and not judged live
+     * @param ignored there was no departure for them
+     * @param flagged readings that no instrument shows; they were left out of what was judged
+     */
+    public record Counts(int accepted, int repeated, int late, int ignored, List<String> flagged) {
+        static Counts ignored(int lines) {
+            return new Counts(0, 0, 0, lines, List.of());
+        }
+    }
+
+    /**
+     * Takes a batch in. When this returns, all that it changed in the log is kept, and everyone was told.
+     *
+     * @throws org.skelda.formats.feed.InvalidFeed when a line is malformed; nothing of the batch is taken
+     */
+    public Counts take(Source source, byte[] body, Instant now) {
+        Optional<UUID> departure = worked.get(new TailKey(source.operatorId(), source.tail()),
+                key -> departures.worked(key.operatorId(), key.tail(), now).map(state -> state.opening().departureId()));
+        Optional<StartProfile> profile = departure.flatMap(id -> packs.profileOf(departures.state(id).opening()));
+        List<FeedLine> lines = FeedReader.read(body, profile.map(p -> p.drive().engine()).orElse(StartProfile.Engine.JET));
+        if (departure.isEmpty() || profile.isEmpty()) {
+            return Counts.ignored(lines.size());
+        }
+        return tail(departures.state(departure.get()), profile.get()).take(source, lines, now);
+    }
+
+    private LiveTail tail(Departure departure, StartProfile profile) {
+        return live.computeIfAbsent(departure.opening().departureId(),
+                _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history));
+    }
+
+    /** The engines of a departure as they stand; built again from what is kept when nobody watches them now. */
+    List<StartMessage> all(UUID departureId, long after_us) {
+        Departure departure = departures.state(departureId);
+        return packs.profileOf(departure.opening()).map(profile -> tail(departure, profile).all(after_us, clock.instant())).orElse(List.of());
+    }
+
+    Optional<String> trace(UUID departureId, int engine, int number) {
+        Departure departure = departures.state(departureId);
+        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(engine, number));
+    }
+
+    @Scheduled(fixedRate = TICK_MS)
+    void tick() {
+        Instant now = clock.instant();
+        live.forEach((id, tail) -> {
+            try {
+                tail.tick(now);
+                if (tail.isIdle(now) || departures.state(id).lifecycle().closed()) {
+                    live.remove(id, tail);
+                }
+            } catch (RuntimeException e) {
+                // One departure's trouble must not stop the others' watch; it is built again from what is kept.
+                LOG.error("the watch of departure {} failed; it is built again", id, e);
+                live.remove(id, tail);
+            }
+        });
+    }
+}

@@ -1,0 +1,102 @@
+package org.skelda.app.start;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.departure.AttemptSummary;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.BeforeStart;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartProfile;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The numbers of past starts, by tail and engine: what the next one is expected by. */
+@Repository
+class StartHistory {
+    private static final double NANOS_PER_SECOND = 1e9;
+    private static final int LAST = 10;
+
+    private final JdbcClient database;
+
+    StartHistory(JdbcClient database) {
+        this.database = database;
+    }
+
+    /** Whose start it was, and where. @param departureId null for one from before departures were kept here */
+    record Place(@Nullable UUID departureId, String operatorId, String tail, String typeId, int engine, int number, @Nullable Double oat_c, double elevation_ft) {
+
+        static Place of(Departure departure, int engine, int number) {
+            var opening = departure.opening();
+            return new Place(opening.departureId(), opening.operatorId(), opening.tail(), opening.typeId(), engine, number,
+                    reading(departure, today(departure, engine).oat()), opening.elevation_ft());
+        }
+    }
+
+    /** Keeps an attempt's numbers; the same attempt of a departure again changes nothing. */
+    void remember(Place place, AttemptReport report, List<Sample> samples, StartProfile profile, String sha256) {
+        AttemptSummary summary = AttemptSummary.of(report);
+        if (place.departureId() != null && isKnown(place)) {
+            return;
+        }
+        database.sql("insert into start_attempt (id, departure_id, engine, number, operator_id, tail, type_id, started_at, outcome, oat_c, elevation_ft, supply, "
+                        + "dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, flow_at_light_kgph, trace_sha256, samples) "
+                        + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(UuidCreator.getTimeOrderedEpoch(), place.departureId(), place.engine(), place.number(), place.operatorId(), place.tail(), place.typeId(),
+                        Timestamp.from(AttemptFacts.instant(report.startedAt_us())), summary.outcome(), place.oat_c(), place.elevation_ft(),
+                        supplyBefore(report, samples, profile), summary.dip_v(), summary.motoring_pct(), seconds(summary.timeToLightOff()), summary.peak_c(),
+                        seconds(summary.timeToIdle()), summary.flowAtLightOff_kgph(), sha256, samples.size()).update();
+    }
+
+    private boolean isKnown(Place place) {
+        return database.sql("select count(*) from start_attempt where departure_id = ? and engine = ? and number = ?")
+                .params(place.departureId(), place.engine(), place.number()).query(Long.class).single() > 0;
+    }
+
+    /** The lines that tell what to expect of an engine's start. */
+    static Line.Start.Today today(Departure departure, int engine) {
+        return departure.plan().lines().values().stream().filter(line -> line instanceof Line.Start start && start.engine() == engine)
+                .map(line -> ((Line.Start) line).today()).findFirst().orElse(new Line.Start.Today(null, null, null));
+    }
+
+    static @Nullable Double reading(Departure departure, @Nullable LineRef line) {
+        var reading = line == null ? null : departure.line(line).reading();
+        return reading == null ? null : (Double) reading.value();
+    }
+
+    private static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {
+        return samples.stream().filter(sample -> sample.at_us() < report.startedAt_us()).reduce((_, last) -> last)
+                .map(sample -> sample.of(profile.supplyParameter())).filter(value -> !Double.isNaN(value)).orElse(null);
+    }
+
+    private static @Nullable Double seconds(@Nullable Duration duration) {
+        return duration == null ? null : (Double) (duration.toNanos() / NANOS_PER_SECOND);
+    }
+
+    /** The last ten good starts of an engine, the newest last. */
+    List<BeforeStart.Past> last(String operatorId, String tail, int engine) {
+        return database.sql("select oat_c, elevation_ft, supply, dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s from start_attempt "
+                        + "where operator_id = ? and tail = ? and engine = ? and outcome = 'NORMAL' order by started_at desc limit " + LAST)
+                .params(operatorId, tail, engine).query((row, _) -> new BeforeStart.Past(or(row, 1, 15), row.getDouble(2), maybe(row, 3), maybe(row, 4),
+                        maybe(row, 5), maybe(row, 6), maybe(row, 7), maybe(row, 8)))
+                .list().reversed();
+    }
+
+    private static @Nullable Double maybe(ResultSet row, int column) throws SQLException {
+        double value = row.getDouble(column);
+        return row.wasNull() ? null : (Double) value;
+    }
+
+    private static double or(ResultSet row, int column, double otherwise) throws SQLException {
+        Double value = maybe(row, column);
+        return value == null ? otherwise : value;
+    }
+}

@@ -1,0 +1,38 @@
+package org.skelda.app.start;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.start.AfterCut;
+import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.Finding;
+import org.skelda.core.start.Lane;
+import org.skelda.core.start.Ladder;
+import org.skelda.core.start.Margin;
+import org.skelda.core.start.StarterDuty;
+import org.skelda.core.start.Verdict;
+
+/**
+ * What the desk of a start shows of one engine.
+ *
+ * @param number how many attempts there were, the running one included
+ * @param startedAt when the starter of the newest went on, on the feed's clock; null before there was one
+ * @param running whether an attempt runs
+ * @param at for which moment this is, on the feed's clock
+ * @param verdict what to do now, and why
+ * @param ladder what to look for, in order
+ * @param lanes what is read
+ * @param forecast the temperature drawn on, degC, a quarter of a second apart; empty while nothing is forecast
+ * @param script what follows a cut; empty when there was none
+ * @param findings of the newest attempt
+ * @param margins of the newest attempt
+ * @param outcome of the newest attempt; null while it runs or before there was one
+ * @param gaps without readings in the newest attempt
+ * @param duty of the starter: the next try, or the one that runs
+ * @param dutyWords the same in words
+ * @param starterOnSince time since starter on at which the starter last went on; null while it is off
+ */
+public record StartView(int engine, int number, @Nullable Instant startedAt, boolean running, Instant at, Verdict verdict, List<Ladder.Rung> ladder,
+        List<Lane> lanes, List<Double> forecast, List<AfterCut.Step> script, List<Finding> findings, List<Margin> margins, @Nullable String outcome,
+        List<AttemptReport.DataGap> gaps, StarterDuty.NextTry duty, String dutyWords, @Nullable Duration starterOnSince) {}

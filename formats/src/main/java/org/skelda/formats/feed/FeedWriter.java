@@ -1,0 +1,49 @@
+package org.skelda.formats.feed;
+
+import java.time.Instant;
+import java.util.List;
+import org.skelda.core.start.Parameter;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartProfile;
+import org.skelda.core.start.Switch;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes samples as lines of a feed. What it writes, {@link FeedReader} reads as the same samples. */
+public final class FeedWriter {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final long US_PER_S = 1_000_000;
+    private static final long NS_PER_US = 1000;
+
+    private FeedWriter() {}
+
+    /** One line without its line end. @param subject e.g. {@code engine:2} */
+    public static String line(String subject, Sample sample, StartProfile.Engine engine) {
+        ObjectNode node = JSON.createObjectNode();
+        node.put("t", Instant.ofEpochSecond(Math.floorDiv(sample.at_us(), US_PER_S), Math.floorMod(sample.at_us(), US_PER_S) * NS_PER_US).toString());
+        node.put("subject", subject);
+        for (Parameter parameter : Parameter.values()) {
+            double value = sample.of(parameter);
+            if (!Double.isNaN(value)) {
+                node.put(FeedName.of(parameter, engine).name(), value);
+            }
+        }
+        put(node, "starter", sample.starter());
+        put(node, "fuel", sample.fuel());
+        put(node, "ignition", sample.ignition());
+        return JSON.writeValueAsString(node);
+    }
+
+    /** A batch, each line ended. */
+    public static String batch(String subject, List<Sample> samples, StartProfile.Engine engine) {
+        StringBuilder text = new StringBuilder();
+        samples.forEach(sample -> text.append(line(subject, sample, engine)).append('\n'));
+        return text.toString();
+    }
+
+    private static void put(ObjectNode node, String name, Switch told) {
+        if (told != Switch.UNTOLD) {
+            node.put(name, told == Switch.ON ? 1 : 0);
+        }
+    }
+}
