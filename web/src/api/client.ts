@@ -16,6 +16,11 @@ export type LogEvent = Schemas['LogEvent'];
 export type Heartbeat = Schemas['Heartbeat'];
 export type SessionInfo = Schemas['SessionInfo'];
 export type TodayRow = Schemas['TodayRow'];
+export type StartSheet = Schemas['StartSheet'];
+export type StartView = Schemas['StartView'];
+/** Milliseconds since 1970, then start spool, temperature, flow, oil, supply, fan, starter, fuel; null where there is no reading. */
+export type SampleRow = (number | null)[];
+export type StartMessage = { view: StartView; samples: SampleRow[] };
 export type Seat = 'LEFT' | 'RIGHT';
 export type Role = 'FLYING' | 'MONITORING';
 

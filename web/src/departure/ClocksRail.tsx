@@ -5,6 +5,7 @@ import { countdown, isoDuration, utc } from '../ui/time';
 import styles from './ClocksRail.module.css';
 import { Colleague } from './Colleague';
 import { useDeparture } from './departureContext';
+import { StartClocks } from '../start/StartClocks';
 import { playTone } from './useSound';
 
 const OPEN_ONES_SHOWN = 2;
@@ -21,6 +22,7 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   return (
     <>
       <h2 className={styles.heading}>Clocks and gates</h2>
+      <StartClocks />
       {running.length === 0 && <p className="small">No clock runs.</p>}
       {running.map((clock) => <Running key={clock.id} clock={clock} now={now} />)}
       {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (

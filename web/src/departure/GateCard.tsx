@@ -30,6 +30,7 @@ function sentence(wait: Wait): string {
     case 'CLOCK_START': return `${wait.name}: its clock has not been started`;
     case 'PROCEDURE': return `${wait.name} is not complete`;
     case 'READING': return `${wait.name} is not within limits`;
+    case 'IDLE': return `${wait.name} is not at idle on a good start`;
     case 'LINE': return `${wait.name} comes first`;
   }
 }

@@ -13,6 +13,7 @@ import { Notices } from './Notices';
 import { PanelMap } from './PanelMap';
 import styles from './ProcedureDesk.module.css';
 import { RestCard } from './RestCard';
+import { StartDesk } from '../start/StartDesk';
 import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
 import { useKeys } from './useKeys';
@@ -71,10 +72,12 @@ export function ProcedureDesk({ work, go, idle, ready }: {
     if (key === 'H') { setDialog('hold'); return true; }
     if (key === 'L' && line && !isComplete(line)) { setDialog('late'); return true; }
     if (key === 'U' && undoable) { setDialog('undo'); return true; }
-    if (key === ' ' && line?.view.gate && goOn) { goOn(); return true; }
+    if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && goOn) { goOn(); return true; }
     return answering.press(key, typing, setTyping);
   }, !idle && dialog === null);
 
+  // A start that waits for something else than its engine shows its gate like any line.
+  const starting = line?.text.kind === 'START' && !resting && !line.view.gate?.waits.some((wait) => wait.kind !== 'IDLE');
   const map = page.maps.find((candidate) => candidate.id === work.text.map);
   const close = () => setDialog(null);
   return (
@@ -84,14 +87,15 @@ export function ProcedureDesk({ work, go, idle, ready }: {
         <span className="small">{work.view.done} of {work.view.total}. {work.text.how}</span>
       </header>
       <Notices />
-      <div className={styles.columns} data-map={map !== undefined || undefined}>
+      <div className={styles.columns} data-map={map !== undefined || undefined} data-wide={starting || undefined}>
         <div>
-          {work.lines.slice(Math.max(0, place - BEHIND), place).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
+          {work.lines.slice(Math.max(0, place - (starting ? 0 : BEHIND)), place).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {resting || !line
             ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
+            : starting ? <StartDesk line={line} answering={answering} open={setDialog} />
             : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
                 meanwhile={goOn && elsewhere ? { title: elsewhere.text.title, go: goOn } : null} />}
-          {work.lines.slice(place + 1, place + 1 + AHEAD).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
+          {work.lines.slice(place + 1, place + 1 + (starting ? 0 : AHEAD)).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {cursor !== null && <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>To the next line</Button>}
           <p className={`small ${styles.keys}`}><Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp; <Key name="?" /> keys</p>
         </div>

@@ -4,15 +4,15 @@ import { countdown } from '../ui/time';
 import { useDeparture, type Work } from './departureContext';
 import styles from './Thread.module.css';
 
-type Knot = 'done' | 'now' | 'waiting' | 'held' | 'open';
-const WORDS: Record<Knot, string> = { done: 'done', now: 'now', waiting: 'waiting', held: 'on hold', open: 'open' };
+type Knot = 'done' | 'now' | 'waiting' | 'held' | 'open' | 'spare';
+const WORDS: Record<Knot, string> = { done: 'done', now: 'now', waiting: 'waiting', held: 'on hold', open: 'open', spare: 'not needed' };
 
 /** The whole preparation as one line in working order, with a second strand where two people work at the same time. */
 export function Thread({ selected, go }: { selected: string | null; go: (procedure: string) => void }) {
   const { works, other } = useDeparture();
   const now = useServerNow();
   const [unfolded, setUnfolded] = useState(false);
-  const done = works.findIndex((work) => work.view.state !== 'DONE' || work.text.id === selected);
+  const done = works.findIndex((work) => (work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED') || work.text.id === selected);
   const folded = !unfolded && done > 1 ? works.slice(0, done) : [];
   const shown = works.slice(folded.length);
   return (
@@ -47,12 +47,14 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
 function knotOf(work: Work, selected: string | null, working: string | null): Knot {
   if (work.view.state === 'DONE') return 'done';
   if (work.view.held) return 'held';
+  if (work.view.state === 'NOT_NEEDED' && work.text.id !== selected) return 'spare';
   if (work.text.id === selected || work.lines.some((line) => line.text.ref === working)) return 'now';
   return work.view.opensAt || work.view.done > 0 ? 'waiting' : 'open';
 }
 
 function detail(work: Work, now: number): string {
   const { view } = work;
+  if (view.state === 'NOT_NEEDED') return 'only when it is needed';
   if (view.held) return `on hold: ${view.held.reason}`;
   if (view.state === 'DONE') return `${view.total} done`;
   const wait = view.opensAt ? Date.parse(view.opensAt) - now : 0;
@@ -72,6 +74,7 @@ function Mark({ knot, strand, first, last, beside }: { knot: Knot; strand: numbe
       {knot === 'now' && <circle cx={x} cy="22" r="8" className={styles.now} />}
       {knot === 'waiting' && <><circle cx={x} cy="22" r="7.5" className={styles.clock} /><path d={`M${x} 17.5 v4.5 h3.5`} className={styles.thin} /></>}
       {knot === 'held' && <><circle cx={x} cy="22" r="10" className={styles.blank} /><rect x={x - 6} y="16" width="4" height="12" className={styles.held} /><rect x={x + 2} y="16" width="4" height="12" className={styles.held} /></>}
+      {knot === 'spare' && <path d={`M${x - 4} 22 h8`} className={styles.thin} />}
       {knot === 'open' && <circle cx={x} cy="22" r="5" className={styles.open} />}
     </svg>
   );

@@ -14,9 +14,10 @@ export function isMine(work: Work, seat: Seat | null): boolean {
 
 /** The procedure to go on with: the first of this seat that has a line to answer, else the first that is not done. */
 export function procedureToGoOnWith(works: Work[], seat: Seat | null): Work | undefined {
-  return works.find((work) => isMine(work, seat) && work.view.next && !work.view.held)
-    ?? works.find((work) => isMine(work, seat) && work.view.state !== 'DONE')
-    ?? works.find((work) => work.view.state !== 'DONE')
+  const open = works.filter((work) => work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED');
+  return open.find((work) => isMine(work, seat) && work.view.next && !work.view.held)
+    ?? open.find((work) => isMine(work, seat))
+    ?? open[0]
     ?? works.at(-1);
 }
 

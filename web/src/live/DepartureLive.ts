@@ -1,4 +1,4 @@
-import { answered, api, newId, NoLinkError, ProblemError, type CommandRequest, type DepartureView } from '../api/client';
+import { answered, api, newId, NoLinkError, ProblemError, type CommandRequest, type DepartureView, type StartMessage } from '../api/client';
 import { begin, reduce, type LiveAction, type LiveState } from './liveState';
 import type { ServerClock } from './ServerClock';
 
@@ -115,6 +115,8 @@ export class DepartureLive {
     this.source = source;
     source.addEventListener('log', (message) => this.heard({ type: 'logged', event: JSON.parse(message.data) }));
     source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
+    source.addEventListener('start', (message) => this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }));
+    source.onopen = () => void this.fetchStarts();
     source.addEventListener('heartbeat', (message) => {
       const beat = JSON.parse(message.data) as { now: string; devices: number };
       if (this.clock.isFarFrom(Date.parse(beat.now))) void this.clock.sync().then(() => this.watchOpening()).catch(() => undefined);
@@ -126,6 +128,20 @@ export class DepartureLive {
       clearTimeout(this.retry);
       this.retry = setTimeout(() => this.connect(), RETRY_MS);
     };
+  }
+
+  /** Readings carry no number: what was missed while the stream was down is asked for by time. */
+  private async fetchStarts(): Promise<void> {
+    const newest = Object.values(this.state.engines).map((engine) => engine.samples.at(-1)?.[0] ?? 0);
+    try {
+      const starts = await answered(api.GET('/api/departures/{id}/starts', {
+        params: { path: { id: this.id }, query: { after: newest.length > 0 ? Math.min(...newest) : 0 } } }));
+      this.dispatch({ type: 'sheet', sheet: starts.sheet ?? null });
+      for (const message of starts.engines) this.dispatch({ type: 'engine', message: message as StartMessage, at: performance.now() });
+    } catch (failure) {
+      if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
+      // Without an answer the stream itself will break and be opened again, and this with it.
+    }
   }
 
   private heard(action: LiveAction): void {

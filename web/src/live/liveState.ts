@@ -1,4 +1,4 @@
-import type { DepartureView, LogEvent, Problem } from '../api/client';
+import type { DepartureView, LogEvent, Problem, SampleRow, StartMessage, StartSheet, StartView } from '../api/client';
 
 /** What a page knows of a departure while it is live. No React, no network, no clock. */
 export interface LiveState {
@@ -9,9 +9,16 @@ export interface LiveState {
   devices: number;
   /** A command that was sent and not yet answered. */
   sending: boolean;
+  /** What the desk of a start needs once; null before it is known, or when the type's starts cannot be watched. */
+  sheet: StartSheet | null;
+  /** Every engine of which anything was read, by its number. */
+  engines: Record<number, EngineLive>;
   /** The newest refusal that nobody has looked at. */
   problem: Problem | null;
 }
+
+/** An engine under watch. `heardAt` is when its last reading came, on the page's monotonic clock, in milliseconds. */
+export interface EngineLive { view: StartView; samples: SampleRow[]; heardAt: number }
 
 export type LiveAction =
   | { type: 'heard' }
@@ -19,6 +26,8 @@ export type LiveAction =
   | { type: 'logged'; event: LogEvent }
   | { type: 'viewed'; view: DepartureView }
   | { type: 'beat'; devices: number }
+  | { type: 'sheet'; sheet: StartSheet | null }
+  | { type: 'engine'; message: StartMessage; at: number }
   | { type: 'sent' }
   | { type: 'accepted'; view: DepartureView }
   | { type: 'acknowledged' }
@@ -26,7 +35,7 @@ export type LiveAction =
   | { type: 'dismissed' };
 
 export function begin(view: DepartureView): LiveState {
-  return { link: 'connecting', view, events: [], devices: 0, sending: false, problem: null };
+  return { link: 'connecting', view, events: [], devices: 0, sending: false, problem: null, sheet: null, engines: {} };
 }
 
 /** A view never gives way to an older one; of two with the same events, the later time wins. */
@@ -38,6 +47,19 @@ function newer(known: DepartureView, given: DepartureView): DepartureView {
 function withEvent(events: LogEvent[], event: LogEvent): LogEvent[] {
   const last = events.at(-1);
   return last && event.seq <= last.seq ? events : [...events, event];
+}
+
+const BEFORE_STARTER_MS = 2000;
+const MOST_SAMPLES = 6000;
+
+/** Readings join those that are known, in the order of time and each once; those of an earlier attempt go. */
+function withReadings(known: EngineLive | undefined, message: StartMessage, at: number): EngineLive {
+  const last = known?.samples.at(-1)?.[0] ?? Number.NEGATIVE_INFINITY;
+  const fresh = message.samples.filter((row) => (row[0] ?? 0) > last);
+  const view = known && Date.parse(known.view.at) > Date.parse(message.view.at) ? known.view : message.view;
+  const begin = view.startedAt ? Date.parse(view.startedAt) - BEFORE_STARTER_MS : Number.NEGATIVE_INFINITY;
+  const samples = [...(known?.samples ?? []), ...fresh].filter((row) => (row[0] ?? 0) >= begin).slice(-MOST_SAMPLES);
+  return { view, samples, heardAt: fresh.length > 0 ? at : (known?.heardAt ?? at) };
 }
 
 export function reduce(state: LiveState, action: LiveAction): LiveState {
@@ -52,6 +74,12 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       return { ...state, view: newer(state.view, action.view) };
     case 'beat':
       return state.devices === action.devices ? state : { ...state, devices: action.devices };
+    case 'sheet':
+      return { ...state, sheet: action.sheet };
+    case 'engine': {
+      const { engine } = action.message.view;
+      return { ...state, engines: { ...state.engines, [engine]: withReadings(state.engines[engine], action.message, action.at) } };
+    }
     case 'sent':
       return { ...state, sending: true, problem: null };
     case 'accepted':

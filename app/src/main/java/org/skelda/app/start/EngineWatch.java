@@ -161,14 +161,14 @@ final class EngineWatch {
     StartView view(Instant now, boolean silent) {
         List<AttemptReport> all = monitor.attempts();
         AttemptReport last = all.isEmpty() ? null : all.getLast();
-        AttemptReport shown = running ? last : null;
-        Verdict verdict = silent ? Verdict.noData(name(), running) : monitor.verdict(name());
         Duration since = last == null ? Duration.ZERO : monitor.standing(last).now();
+        AttemptReport shown = last != null && (running || isRecent(last, since)) ? last : null;
+        Verdict verdict = silent ? Verdict.noData(name(), running) : running || shown == null ? monitor.verdict(name()) : Verdict.after(name(), shown);
         StarterDuty.NextTry duty = StarterDuty.next(profile.starter(), engagements, now);
         Milestone next = silent ? null : verdict.next();
         double spool = monitor.value(org.skelda.core.start.Parameter.SPOOL);
         return new StartView(engine, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
-                Ladder.of(profile, last != null && (running || isRecent(last, since)) ? last : null, since, next),
+                Ladder.of(profile, shown, since, next),
                 Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),
                 last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),
                 last == null ? List.of() : last.gaps(), duty, duty.words(now, Double.isNaN(spool) ? 0 : spool),
@@ -183,6 +183,13 @@ final class EngineWatch {
         throw new IllegalStateException("a starter that is on belongs to an attempt");
     }
 
+    /** The next try, were the starter switched off now. */
+    private StarterDuty.NextTry afterThisTry(Instant now) {
+        List<StarterDuty.Engagement> done = new ArrayList<>(engagements);
+        done.set(done.size() - 1, new StarterDuty.Engagement(done.getLast().on(), now));
+        return StarterDuty.next(profile.starter(), done, now);
+    }
+
     /** The steps after a cut: those of the newest attempt that was cut, until fuel comes on in a later one. */
     private List<AfterCut.Step> script(List<AttemptReport> all, Instant now, StarterDuty.NextTry duty) {
         @Nullable AttemptReport cut = null;
@@ -191,6 +198,10 @@ final class EngineWatch {
             boolean off = report.wasCut() || report.outcome().code().equals("CREW_ABORT");
             cut = off ? report : fuel ? null : cut;
         }
-        return cut == null ? List.of() : AfterCut.script(profile, cut, monitor.standing(cut), duty, Duration.between(now, duty.allowedAt()));
+        if (cut == null) {
+            return List.of();
+        }
+        StarterDuty.NextTry next = starter ? afterThisTry(now) : duty;
+        return AfterCut.script(profile, cut, monitor.standing(cut), next, Duration.between(now, next.allowedAt()));
     }
 }

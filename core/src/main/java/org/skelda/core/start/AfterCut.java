@@ -105,7 +105,8 @@ public final class AfterCut {
         Double temperature = standing.temperature_c();
         boolean cool = temperature != null && temperature <= untilCool;
         add(text("Keep turning to %.0f degC or less, within the starter's %d s", untilCool, profile.starter().allowed().toSeconds()), cool, null);
-        reached = cool ? reached : null;
+        add("Starter off", standing.firstOff() != null, null);
+        reached = cool ? standing.firstOff() : null;
     }
 
     private void timed(StartProfile.Remedy.Step step, String words) {

@@ -78,7 +78,7 @@ public final class Ladder {
                 : text("never under %.0f %%, at %.0f degC or less", profile.fuel().minimum_pct(), profile.fuel().hottestBefore_c());
         String words = automatic ? "Fuel on" : text("Fuel on at %.0f %%", profile.fuel().preferred_pct());
         boolean preferred = attempt != null && attempt.figures().fuelPreferred() != null;
-        rung(Milestone.FUEL_ON, words, automatic ? window : preferred ? "now is best" : allowed ? text("allowed, better at %.0f %%", profile.fuel().preferred_pct()) : window, null);
+        rung(Milestone.FUEL_ON, words, automatic ? window : preferred ? "now is best" : allowed ? text("allowed now, over %.0f %%", profile.fuel().minimum_pct()) : window, null);
     }
 
     /** The temperature has passed its peak: nothing hotter for two seconds, and lit. */

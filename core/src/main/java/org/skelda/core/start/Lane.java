@@ -21,7 +21,7 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
      * Every lane of a type, in the order in which they stand.
      *
      * @param monitor that watches the engine
-     * @param attempt the running one; null between attempts
+     * @param attempt the running one, or the last while it is still shown; null when there is none
      * @param elevation_ft of the stand
      */
     public static List<Lane> all(StartProfile profile, StartMonitor monitor, @Nullable AttemptReport attempt, double elevation_ft) {
@@ -67,9 +67,10 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
     }
 
     private static String supply(StartProfile profile, double value, @Nullable AttemptReport attempt, double elevation_ft, double spool_pct) {
-        double least = attempt == null ? profile.supply().beforeStarterAt(elevation_ft)
-                : profile.supply().crankingAt(Double.isNaN(spool_pct) ? 0 : spool_pct, elevation_ft);
-        String which = attempt == null ? "before the starter" : "while cranking";
+        boolean cranking = attempt != null && !attempt.ended();
+        double least = cranking ? profile.supply().crankingAt(Double.isNaN(spool_pct) ? 0 : spool_pct, elevation_ft)
+                : profile.supply().beforeStarterAt(elevation_ft);
+        String which = cranking ? "while cranking" : "before the starter";
         double margin = value - least;
         String unit = profile.supplyUnit();
         boolean volts = profile.supplyParameter() == Parameter.VOLTS;

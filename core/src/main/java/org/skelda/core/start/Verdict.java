@@ -32,6 +32,17 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
         return new Verdict(Call.BLIND, engine + ": no data. Use the aircraft's gauges.", List.of(starting ? "The feed fell silent in mid-start." : "The feed is silent."), "", null);
     }
 
+    /** Between attempts, after one that has ended: what came of it. */
+    public static Verdict after(String engine, AttemptReport last) {
+        return switch (last.outcome().kind()) {
+            case NORMAL -> new Verdict(Call.RESTING, engine + ": started, at idle", List.of(), "", null);
+            case DRY_MOTOR -> new Verdict(Call.RESTING, engine + ": dry motored, not started", List.of(), "", null);
+            case FINDING -> new Verdict(Call.AFTER_CUT, engine + ": start ended. Work the steps after a cut.", reasons(last.findings()), "", null);
+            case CREW_ABORT -> new Verdict(Call.AFTER_CUT, engine + ": start given up. Work the steps after a cut.", List.of(), "", null);
+            case UNKNOWN, INCOMPLETE -> new Verdict(Call.RESTING, engine + ": not starting", List.of("The start before was not seen to its end."), "", null);
+        };
+    }
+
     static Verdict resting(String engine) {
         return new Verdict(Call.RESTING, engine + ": not starting", List.of(), "", null);
     }

@@ -96,6 +96,15 @@ public final class TestLog {
         return decision;
     }
 
+    /** Facts as a feed tells them. */
+    public void tell(Event... facts) {
+        for (Event fact : facts) {
+            LogEntry entry = new LogEntry(nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
+            entries.add(entry);
+            state = state.apply(entry);
+        }
+    }
+
     public Departure replayed() {
         return Departure.replay(plan, entries);
     }

@@ -1,0 +1,232 @@
+package org.skelda.app.feed;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.skelda.app.ServerTest;
+import org.skelda.app.departure.Departures;
+import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.Account;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.SignedIn;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.feed.FeedWriter;
+import org.skelda.formats.record.Sha256;
+import org.skelda.formats.start.StartProfiles;
+import org.skelda.sim.Failure;
+import org.skelda.sim.SimulatedStart;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The feed door, as an aircraft and as an administrator meet it. */
+@ServerTest
+@AutoConfigureMockMvc
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class FeedDoorTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
+    private static final String TAIL = "QX-TRY";
+
+    @Autowired private MockMvc mvc;
+    @Autowired private Accounts accounts;
+    @Autowired private Departures departures;
+    @Autowired private Fleet fleet;
+    private Feed feed;
+
+    private record Feed(UUID id, String token) {}
+
+    private record Answer(int status, JsonNode body) {
+        String slug() {
+            String type = body.path("type").asString("");
+            return type.substring(type.lastIndexOf(':') + 1);
+        }
+    }
+
+    @BeforeEach
+    void anIssuedFeed() throws Exception {
+        feed = issued(TAIL);
+    }
+
+    private Feed issued(String tail) throws Exception {
+        Answer issued = answer(mvc.perform(post("/api/feeds").with(as("kvale")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
+                .content("{\"tail\":\"" + tail + "\",\"label\":\"Box of " + tail + "\"}")).andReturn().getResponse());
+        assertThat(issued.status()).isEqualTo(201);
+        return new Feed(UUID.fromString(issued.body().path("id").asString()), issued.body().path("token").asString());
+    }
+
+    private RequestPostProcessor as(String account) {
+        Account found = accounts.findByAccountName(account).orElseThrow();
+        return authentication(UsernamePasswordAuthenticationToken.authenticated(
+                new SignedIn(found.person().id(), found.operatorId(), found.person().name(), found.duty()), null, List.of()));
+    }
+
+    private static Answer answer(MockHttpServletResponse response) throws Exception {
+        String text = response.getContentAsString();
+        return new Answer(response.getStatus(), text.isBlank() ? JSON.createObjectNode() : JSON.readTree(text));
+    }
+
+    private Answer send(String token, String body) throws Exception {
+        return answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples").header("Authorization", "Bearer " + token)
+                .contentType("application/x-ndjson").content(body)).andReturn().getResponse());
+    }
+
+    private Answer send(String body) throws Exception {
+        return send(feed.token(), body);
+    }
+
+    private static String lines(List<Sample> samples, Instant begin) {
+        long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, begin);
+        return FeedWriter.batch("engine:2", samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(), PROFILE.drive().engine());
+    }
+
+    private UUID departure(String flight) throws Exception {
+        return answer(mvc.perform(get("/api/departures").with(as("strand"))).andReturn().getResponse()).body().values().stream()
+                .filter(row -> row.path("flight").asString().equals(flight)).map(row -> UUID.fromString(row.path("id").asString())).findFirst().orElseThrow();
+    }
+
+    private List<JsonNode> events(String type) throws Exception {
+        return departures.envelopes(departure("305"), 0).stream().map(JSON::readTree).filter(event -> event.path("type").asString().equals(type)).toList();
+    }
+
+    @Test
+    @Order(1)
+    void aStartThatIsSentIsJudgedLoggedAndItsTraceKept() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T10:00:00Z");
+        List<Sample> samples = SimulatedStart.of(PROFILE).samples(85);
+        Answer first = send(lines(samples.subList(0, 200), begin));
+        assertThat(first.status()).isEqualTo(200);
+        assertThat(first.body().path("accepted").intValue()).isEqualTo(200);
+        assertThat(events("FeedAttached")).singleElement().satisfies(event -> assertThat(event.path("payload").path("simulated").booleanValue()).isFalse());
+        assertThat(events("AttemptBegan")).hasSize(1);
+        assertThat(events("AttemptEnded")).isEmpty();
+
+        send(lines(samples.subList(200, samples.size()), begin));
+        assertThat(events("AttemptEnded")).singleElement().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(events("MilestoneReached")).extracting(event -> event.path("payload").path("milestone").asString())
+                .contains("ROTATION", "FUEL_ON", "LIGHT_OFF", "STARTER_OUT", "IDLE");
+        byte[] trace = mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/trace").with(as("strand"))).andReturn().getResponse().getContentAsByteArray();
+        assertThat(events("TraceStored")).singleElement()
+                .satisfies(event -> assertThat(event.path("payload").path("sha256").asString()).isEqualTo(Sha256.hex(trace)));
+        assertThat(new String(trace, StandardCharsets.UTF_8)).startsWith("# type: HAVERN-2M\n# QX-TRY, engine 2, attempt 1, ");
+    }
+
+    @Test
+    @Order(2)
+    void aBatchSentAgainIsRepeatedAndChangesNothing() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T11:00:00Z");
+        String batch = lines(SimulatedStart.of(PROFILE).samples(20), begin);
+        int sent = batch.split("\n").length;
+        assertThat(send(batch).body().path("accepted").intValue()).isEqualTo(sent);
+        long before = departures.state(departure("305")).seq();
+        Answer again = send(batch);
+        assertThat(again.body().path("repeated").intValue()).isEqualTo(sent);
+        assertThat(again.body().path("accepted").intValue()).isZero();
+        assertThat(departures.state(departure("305")).seq()).isEqualTo(before);
+    }
+
+    @Test
+    @Order(3)
+    void whatComesTooLateOrOutOfOrderIsKeptAndNotJudged() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T12:00:00Z");
+        List<Sample> samples = new ArrayList<>(SimulatedStart.of(PROFILE).samples(5));
+        send(lines(List.of(samples.removeLast()), begin));
+        Collections.reverse(samples);
+        long before = departures.state(departure("305")).seq();
+        Answer late = send(lines(samples, begin));
+        assertThat(late.body().path("late").intValue()).isEqualTo(samples.size());
+        assertThat(late.body().path("accepted").intValue()).isZero();
+        assertThat(departures.state(departure("305")).seq()).isEqualTo(before);
+    }
+
+    @Test
+    @Order(4)
+    void impossibleReadingsAreFlaggedAndTheirLossIsNeverJudgedAsFine() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T13:00:00Z");
+        List<Sample> samples = SimulatedStart.of(PROFILE).samples(40);
+        String broken = lines(samples.subList(0, 150), begin) + lines(samples.subList(150, samples.size()), begin).replaceAll("\"egt_c\":[-0-9.E]+", "\"egt_c\":5000")
+                .replaceAll("\"n2_pct\":[-0-9.E]+", "\"n2_pct\":900");
+        Answer answer = send(broken);
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.body().path("flagged").size()).isEqualTo(2 * (samples.size() - 150));
+        JsonNode engine = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts").with(as("strand"))).andReturn().getResponse())
+                .body().path("engines").path(0).path("view");
+        assertThat(engine.path("verdict").path("call").asString()).isEqualTo("BLIND");
+    }
+
+    @Test
+    @Order(5)
+    void aMalformedLineRefusesTheWholeBatch() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T14:00:00Z");
+        String good = lines(SimulatedStart.of(PROFILE).with(Failure.HOT).samples(1), begin);
+        long before = departures.state(departure("305")).seq();
+        Answer refused = send(good + "{\"t\":\"2026-05-04T14:00:09Z\",\"subject\":\"engine:2\",\"n2_pct\":\"fast\"}\n");
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.slug()).isEqualTo("feed-invalid");
+        assertThat(refused.body().path("detail").asString()).startsWith("line " + (good.split("\n").length + 1) + ": ");
+        assertThat(departures.state(departure("305")).seq()).isEqualTo(before);
+        assertThat(send(good).body().path("accepted").intValue()).isEqualTo(good.split("\n").length);
+    }
+
+    @Test
+    @Order(6)
+    void withoutTheRightTokenNothingIsTaken() throws Exception {
+        String batch = lines(SimulatedStart.of(PROFILE).samples(1), Instant.parse("2026-05-04T15:00:00Z"));
+        assertThat(send("0".repeat(64), batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
+        Feed other = issued("QX-LOM");
+        assertThat(send(other.token(), batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
+        assertThat(answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples").contentType("application/x-ndjson").content(batch)).andReturn().getResponse()).slug())
+                .isEqualTo("feed-token");
+        mvc.perform(delete("/api/feeds/" + feed.id()).with(as("kvale")).with(csrf()));
+        assertThat(send(batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
+    }
+
+    @Test
+    @Order(7)
+    void onlyAnAdministratorIssuesAndRevokes() throws Exception {
+        assertThat(answer(mvc.perform(post("/api/feeds").with(as("halden")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
+                .content("{\"tail\":\"QX-LOM\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(403);
+        assertThat(answer(mvc.perform(delete("/api/feeds/" + feed.id()).with(as("halden")).with(csrf())).andReturn().getResponse()).status()).isEqualTo(403);
+        assertThat(answer(mvc.perform(post("/api/feeds").with(as("kvale")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
+                .content("{\"tail\":\"QX-NOT\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(400);
+    }
+
+    @Test
+    @Order(8)
+    void aTailWithoutAWorkedDepartureHasItsReadingsIgnored() throws Exception {
+        fleet.add("vardholm", new Fleet.Tail("QX-NIL", "HAVERN-2M", List.of()));
+        feed = issued("QX-NIL");
+        Answer ignored = send(lines(SimulatedStart.of(PROFILE).samples(1), Instant.parse("2026-05-04T16:00:00Z")));
+        assertThat(ignored.body().path("ignored").intValue()).isEqualTo(31);
+        assertThat(ignored.body().path("accepted").intValue()).isZero();
+    }
+
+    @Test
+    @Order(9)
+    void aBatchOverAMegabyteIsRefusedBeforeItIsRead() throws Exception {
+        assertThat(send("{\"pad\":\"" + "x".repeat(1_100_000) + "\"}")).extracting(Answer::status, Answer::slug).containsExactly(413, "too-large");
+    }
+}

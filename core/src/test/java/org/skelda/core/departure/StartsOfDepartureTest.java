@@ -1,0 +1,96 @@
+package org.skelda.core.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.skelda.core.departure.TestLog.CAPTAIN;
+import static org.skelda.core.departure.TestLog.STRANGER;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineHead;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Plan;
+import org.skelda.core.procedure.Procedure;
+import org.skelda.core.start.Action;
+import org.skelda.core.start.Finding;
+import org.skelda.core.start.FindingId;
+import org.skelda.core.start.Milestone;
+
+/** Starts, feeds and the simulator's controls in the log of a departure; and a list that is worked only when something went wrong. */
+class StartsOfDepartureTest {
+    private static final LineRef START = LineRef.parse("start/engine");
+    private static final LineRef WRITE = LineRef.parse("wrong/write");
+    private static final UUID FEED = new UUID(3, 3);
+
+    private final TestLog log = seated();
+
+    private static TestLog seated() {
+        List<Procedure> procedures = new ArrayList<>(TestPlans.procedures());
+        procedures.add(new Procedure("start", "Start", Procedure.Style.READ_AND_DO, null, 1, "watched", true, null, List.of(
+                new Line.Start(LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))), false));
+        procedures.add(new Procedure("wrong", "Wrong", Procedure.Style.READ_AND_DO, null, 1, "after a cut", true, null, List.of(
+                new Line.Read(LineHead.of("off"), "Fuel", "OFF"), new Line.Read(LineHead.of("write"), "Log", "written")), true));
+        TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
+        log.accept(CAPTAIN, new Ask.TakeSeat(org.skelda.core.procedure.Seat.LEFT, org.skelda.core.procedure.Role.FLYING, null));
+        return log;
+    }
+
+    private void attempt(int number, boolean good) {
+        log.tell(new Event.AttemptBegan(2, number, log.now(), "1"), new Event.MilestoneReached(2, number, Milestone.ROTATION, Duration.ofSeconds(1)));
+        if (!good) {
+            log.tell(new Event.FindingRaised(2, number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs")));
+        }
+        log.tell(new Event.MilestoneReached(2, number, Milestone.IDLE, Duration.ofSeconds(44)), new Event.AttemptEnded(2, number,
+                new AttemptSummary(good ? "NORMAL" : "HUNG_START", Duration.ofSeconds(54), 600.0, null, null, null, null, null, Duration.ofSeconds(30))),
+                new Event.TraceStored(2, number, "a".repeat(64), 540));
+    }
+
+    @Test
+    void theStartLineIsNextButAnsweredOnlyAfterAGoodStart() {
+        assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("start")).singleElement()
+                .satisfies(p -> assertThat(p.next()).isEqualTo(START));
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(START))).isInstanceOf(Refusal.GateClosed.class);
+        attempt(1, false);
+        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(START))).isInstanceOf(Refusal.GateClosed.class);
+        attempt(2, true);
+        log.accept(CAPTAIN, new Ask.AnswerLine(START));
+        assertThat(log.state().starts(2)).extracting(start -> start.summary().outcome()).containsExactly("HUNG_START", "NORMAL");
+        assertThat(log.state().starts(2).getLast().traceSha256()).isEqualTo("a".repeat(64));
+        assertThat(log.replayed()).isEqualTo(log.state());
+    }
+
+    @Test
+    void aFactOfAnAttemptThatTheLogDoesNotKnowChangesNothing() {
+        log.tell(new Event.MilestoneReached(2, 7, Milestone.IDLE, Duration.ofSeconds(44)));
+        assertThat(log.state().starts(2)).isEmpty();
+    }
+
+    @Test
+    void theControlsAreTheSimulatorsAndNeedASeat() {
+        Ask tap = new Ask.TapControl("engine-2/fuel", "on");
+        assertThat(log.refuse(CAPTAIN, tap)).isInstanceOf(Refusal.NothingThere.class);
+        log.tell(new Event.FeedAttached(FEED, "Simulated aircraft", true));
+        assertThat(log.refuse(STRANGER, tap)).isInstanceOf(Refusal.NotSeated.class);
+        log.accept(CAPTAIN, tap);
+        assertThat(log.state().controls()).containsEntry("engine-2/fuel", "on");
+        log.tell(new Event.FeedLost(FEED, Instant.EPOCH));
+        assertThat(log.state().feed().live()).isFalse();
+        log.tell(new Event.FeedAttached(new UUID(4, 4), "The aircraft", false));
+        assertThat(log.refuse(CAPTAIN, tap)).isInstanceOf(Refusal.NothingThere.class);
+    }
+
+    @Test
+    void anAbnormalListIsOpenOnlyOnceItIsBegun() {
+        assertThat(log.state().openLines()).doesNotContain(WRITE);
+        assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("wrong")).singleElement()
+                .satisfies(p -> assertThat(p.state()).isEqualTo(DepartureView.ProcedureState.NOT_NEEDED));
+        log.accept(CAPTAIN, new Ask.AnswerLine(LineRef.parse("wrong/off")));
+        assertThat(log.state().openLines()).contains(WRITE);
+        log.accept(CAPTAIN, new Ask.AnswerLine(WRITE));
+        assertThat(log.state().openLines()).doesNotContain(WRITE);
+    }
+}

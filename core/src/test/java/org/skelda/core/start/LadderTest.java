@@ -1,0 +1,87 @@
+package org.skelda.core.start;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import java.util.stream.Stream;
+
+/** What the desk of a start shows at each sample: rungs in order, never going back, and readings with their margins. */
+class LadderTest {
+
+    static Stream<StartProfile> profiles() {
+        return Stream.of(TestProfiles.byHand(), TestProfiles.onCurrent(), TestProfiles.byComputer());
+    }
+
+    private record Shown(AttemptReport report, List<Ladder.Rung> rungs, List<Lane> lanes) {}
+
+    private static List<Shown> shown(StartProfile profile, SimpleStart start) {
+        StartMonitor monitor = new StartMonitor(profile, 0);
+        List<Shown> all = new ArrayList<>();
+        for (Sample sample : start.samples()) {
+            monitor.accept(sample);
+            AttemptReport report = monitor.running().orElse(null);
+            if (report != null) {
+                all.add(new Shown(report, Ladder.of(profile, report, report.lasted(), monitor.verdict("Engine 1").next()),
+                        Lane.all(profile, monitor, report, 0)));
+            }
+        }
+        return all;
+    }
+
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void aRungThatIsDoneStaysDoneAndAtMostOneIsNextOfEach(StartProfile profile) {
+        List<String> done = List.of();
+        for (Shown one : shown(profile, SimpleStart.of(profile))) {
+            List<String> now = one.rungs().stream().filter(rung -> rung.state() == Ladder.State.DONE).map(Ladder.Rung::words).toList();
+            assertThat(now).containsAll(done);
+            assertThat(one.rungs().stream().filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null)).hasSizeLessThanOrEqualTo(1);
+            done = now;
+        }
+        assertThat(done).hasSize(Ladder.of(profile, null, Duration.ZERO, null).size());
+    }
+
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void beforeTheStarterNothingIsDoneOrCounted(StartProfile profile) {
+        assertThat(Ladder.of(profile, null, Duration.ZERO, null)).allSatisfy(rung -> {
+            assertThat(rung.state()).isEqualTo(Ladder.State.NEXT);
+            assertThat(rung.left()).isNull();
+        });
+    }
+
+    @Test
+    void aWindowThatHasPassedIsLate() {
+        StartProfile profile = TestProfiles.byHand();
+        Shown last = shown(profile, SimpleStart.of(profile).with(Parameter.TEMPERATURE, (_, _) -> 40)).getLast();
+        assertThat(last.rungs()).filteredOn(rung -> rung.milestone() == Milestone.LIGHT_OFF).singleElement()
+                .satisfies(rung -> assertThat(rung.state()).isEqualTo(Ladder.State.LATE));
+    }
+
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void everyLaneHasItsReadingAndItsMargin(StartProfile profile) {
+        for (Shown one : shown(profile, SimpleStart.of(profile))) {
+            assertThat(one.lanes()).hasSize(6).allSatisfy(lane -> assertThat(lane.note()).isNotBlank());
+        }
+        Shown blind = shown(profile, SimpleStart.of(profile).without(Parameter.OIL)).getLast();
+        assertThat(blind.lanes()).filteredOn(lane -> lane.parameter() == Parameter.OIL).singleElement().satisfies(lane -> {
+            assertThat(lane.value()).isNull();
+            assertThat(lane.note()).isEqualTo("no reading");
+        });
+    }
+
+    @Test
+    void theMarginOfTheTemperatureIsToldForEveryLimit() {
+        StartProfile profile = TestProfiles.byHand();
+        Shown last = shown(profile, SimpleStart.of(profile)).getLast();
+        Lane temperature = last.lanes().stream().filter(lane -> lane.parameter() == Parameter.TEMPERATURE).findFirst().orElseThrow();
+        profile.temperatureLimits().forEach(limit -> assertThat(temperature.note()).contains(String.format("below %.0f", limit.value())));
+        assertThat(temperature.forecast_s()).isNull();
+    }
+}

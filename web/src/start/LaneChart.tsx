@@ -1,0 +1,152 @@
+import 'uplot/dist/uPlot.min.css';
+import { useEffect, useRef } from 'react';
+import UPlot from 'uplot';
+import type { SampleRow, Schemas } from '../api/client';
+import { useTheme } from '../theme/useTheme';
+import styles from './Lanes.module.css';
+
+type LaneSheet = Schemas['LaneSheet'];
+
+const AXIS_WIDTH = 38;
+const TIME_AXIS_HEIGHT = 22;
+const DRAWN_EVERY_S = 0.25;
+const GAP_S = 1.5;
+
+interface LaneChartProps {
+  sheet: LaneSheet;
+  samples: SampleRow[];
+  /** Which column of a sample is drawn. */
+  column: number;
+  /** Time of starter on, milliseconds since 1970 on the feed's clock. */
+  zero: number;
+  /** Seconds from the left edge to the right. */
+  span: number;
+  height: number;
+  /** The value drawn on, a quarter of a second apart; empty for none. */
+  forecast: number[];
+  /** Whether time is written under it. */
+  axis: boolean;
+}
+
+/** One reading against time since the starter, its limits as bands and lines, and its forecast as a light one. */
+export function LaneChart({ sheet, samples, column, zero, span, height, forecast, axis }: LaneChartProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const plot = useRef<UPlot | null>(null);
+  const [theme] = useTheme();
+  const room = height + (axis ? TIME_AXIS_HEIGHT : 0);
+  useEffect(() => {
+    const element = place.current;
+    if (!element) return undefined;
+    const chart = new UPlot(options(sheet, span, element.clientWidth, room, axis), [[], [], []], element);
+    plot.current = chart;
+    const resize = new ResizeObserver(() => chart.setSize({ width: element.clientWidth, height: room }));
+    resize.observe(element);
+    return () => { resize.disconnect(); chart.destroy(); plot.current = null; };
+  }, [sheet, span, room, axis, theme]);
+  useEffect(() => { plot.current?.setData(data(samples, column, zero, forecast)); }, [samples, column, zero, forecast, sheet, span, room, axis, theme]);
+  return (
+    <div className={styles.chart} ref={place} role="img" aria-label={`${sheet.label} since the starter, ${sheet.unit}`}>
+      {sheet.lines.map((line) => (
+        <span key={line.words} className={styles.limit} style={{ top: top(line.value, sheet.most, height, line.kind) }}>{line.words}</span>
+      ))}
+    </div>
+  );
+}
+
+/** Words stand above a limit's line, and under a minimum's. */
+function top(value: number, most: number, height: number, kind: LaneSheet['lines'][number]['kind']): number {
+  const line = (1 - value / most) * height;
+  return kind === 'LIMIT_ABOVE' && line > 14 ? line - 14 : line + 3;
+}
+
+function data(samples: SampleRow[], column: number, zero: number, forecast: number[]): UPlot.AlignedData {
+  const times: number[] = [];
+  const values: (number | null)[] = [];
+  for (const row of samples) {
+    const t = ((row[0] ?? 0) - zero) / 1000;
+    if (times.length > 0 && t - (times.at(-1) ?? t) > GAP_S) { times.push((times.at(-1) ?? 0) + 0.001); values.push(null); }
+    times.push(t);
+    values.push(row[column] ?? null);
+  }
+  const drawn: (number | null)[] = values.map(() => null);
+  const last = times.at(-1) ?? 0;
+  forecast.forEach((value, index) => {
+    if (index === 0) { drawn[drawn.length - 1] = value; return; }
+    times.push(last + index * DRAWN_EVERY_S);
+    values.push(null);
+    drawn.push(value);
+  });
+  return [times, values, drawn];
+}
+
+function colour(name: string): string {
+  return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+}
+
+function options(sheet: LaneSheet, span: number, width: number, height: number, axis: boolean): UPlot.Options {
+  const ink = colour('--ink');
+  const quiet = colour('--ink-2');
+  const grid = { stroke: colour('--line'), width: 1 };
+  const font = '12px "Atkinson Hyperlegible Next Variable", sans-serif';
+  return {
+    width, height, padding: [0, 0, 0, 0], legend: { show: false }, cursor: { show: false },
+    scales: { x: { time: false, range: [-2, span] }, y: { range: [0, sheet.most] } },
+    series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: colour('--ink-3'), width: 2, dash: [4, 4], points: { show: false } }],
+    axes: [
+      { show: axis, size: TIME_AXIS_HEIGHT, stroke: quiet, font, grid: { show: false }, ticks: { show: false }, values: (_, ticks) => ticks.map((tick) => (tick < 0 ? '' : `${tick}`)) },
+      { size: AXIS_WIDTH, stroke: quiet, font, grid, ticks: { show: false }, splits: () => marks(sheet.most) },
+    ],
+    hooks: { drawClear: [(chart) => drawLimits(chart, sheet)], draw: [(chart) => drawNow(chart)] },
+  };
+}
+
+/** Two or three round values up to the top. */
+function marks(most: number): number[] {
+  const step = [5, 10, 20, 50, 100, 200, 500, 1000].find((candidate) => most / candidate < 4.5) ?? most;
+  return Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step).filter((mark) => mark < most * 0.9);
+}
+
+function drawLimits(chart: UPlot, sheet: LaneSheet): void {
+  const { ctx, bbox } = chart;
+  const above = sheet.lines.filter((line) => line.kind !== 'MINIMUM').sort((a, b) => a.value - b.value);
+  ctx.save();
+  above.forEach((line, index) => {
+    const y = chart.valToPos(line.value, 'y', true);
+    const next = above[index + 1];
+    const until = next ? chart.valToPos(next.value, 'y', true) : bbox.top;
+    ctx.fillStyle = colour(line.kind === 'CAUTION_ABOVE' ? '--caution-soft' : '--warn-soft');
+    ctx.fillRect(bbox.left, until, bbox.width, y - until);
+  });
+  ctx.setLineDash([]);
+  ctx.strokeStyle = colour('--ink-2');
+  ctx.lineWidth = 1.4 * devicePixelRatio;
+  for (const line of sheet.lines) {
+    const y = chart.valToPos(line.value, 'y', true);
+    ctx.beginPath();
+    ctx.moveTo(bbox.left, y);
+    ctx.lineTo(bbox.left + bbox.width, y);
+    ctx.stroke();
+  }
+  ctx.restore();
+}
+
+/** An upright line where the newest reading stands. */
+function drawNow(chart: UPlot): void {
+  const times = chart.data[0];
+  const values = chart.data[1] ?? [];
+  let newest = -1;
+  for (let i = 0; i < values.length; i++) if (values[i] !== null) newest = i;
+  const at = times[newest];
+  if (at === undefined) return;
+  const { ctx, bbox } = chart;
+  const x = chart.valToPos(at, 'x', true);
+  ctx.save();
+  ctx.setLineDash([]);
+  ctx.strokeStyle = colour('--now');
+  ctx.lineWidth = 1.5 * devicePixelRatio;
+  ctx.beginPath();
+  ctx.moveTo(x, bbox.top);
+  ctx.lineTo(x, bbox.top + bbox.height);
+  ctx.stroke();
+  ctx.restore();
+}

@@ -1,0 +1,35 @@
+import type { StartSheet } from '../api/client';
+import type { EngineLive } from '../live/liveState';
+import { shown } from '../ui/number';
+import { LaneChart } from './LaneChart';
+import styles from './Lanes.module.css';
+
+/** Column of each lane's readings in a row of samples, in the sheet's order. */
+const FIRST_COLUMN = 1;
+const HEIGHTS = [72, 138, 58, 58, 80];
+
+/** What is read of a start, against time since the starter, with limits as lines and margins in figures. */
+export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: EngineLive; silent: boolean }) {
+  const { view, samples } = live;
+  const zero = view.startedAt ? Date.parse(view.startedAt) : (samples.at(-1)?.[0] ?? 0) - 2000;
+  const last = ((samples.at(-1)?.[0] ?? zero) - zero) / 1000;
+  const span = Math.max(sheet.span_s, Math.ceil(last / 15) * 15);
+  return (
+    <div className={styles.lanes}>
+      {sheet.lanes.map((lane, index) => {
+        const reading = view.lanes.find((one) => one.parameter === lane.parameter);
+        return (
+          <section key={lane.parameter} className={styles.lane} aria-label={`${lane.label}, ${lane.unit}`}>
+            <LaneChart sheet={lane} samples={samples} column={FIRST_COLUMN + index} zero={zero} span={span} height={HEIGHTS[index] ?? 60}
+              forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : []} axis={index === sheet.lanes.length - 1} />
+            <div className={styles.figure}>
+              <span className={styles.label}>{lane.label}, {lane.unit}</span>
+              <b className={styles.value}>{silent || reading?.value === undefined ? '–' : shown(reading.value, lane.decimals)}</b>
+              <small data-hot={reading?.forecast_s !== undefined && !silent ? true : undefined}>{silent ? 'no reading' : reading?.note}</small>
+            </div>
+          </section>
+        );
+      })}
+    </div>
+  );
+}

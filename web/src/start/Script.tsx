@@ -1,0 +1,27 @@
+import { countdown, isoDuration } from '../ui/time';
+import type { StartView } from '../api/client';
+import styles from './LadderList.module.css';
+
+/** Longer words stand smaller, so that the step itself stays in view. */
+const LONG = 70;
+const MARK = { DONE: '✓', NOW: '▸', NEXT: '' } as const;
+
+/** What follows a cut, step by step, with what is left of each time. `urgent`: the first step is still to be done at once. */
+export function Script({ steps, duty, urgent }: { steps: StartView['script']; duty: string; urgent: boolean }) {
+  return (
+    <section aria-label="After the cut">
+      <ol className={styles.ladder}>
+        {steps.map((step) => (
+          <li key={step.words.replace(/\d+/g, '#')} className={styles.rung} data-state={step.state} data-urgent={(urgent && step.state === 'NOW') || undefined}>
+            <span className={styles.mark} aria-hidden="true">{MARK[step.state]}</span>
+            <div>
+              <b className={styles.words} data-long={step.words.length > LONG || undefined}>{step.words}</b>
+              {step.left && <small>{countdown(isoDuration(step.left))} left</small>}
+            </div>
+          </li>
+        ))}
+      </ol>
+      <p className="small">{duty}.</p>
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+import { Button } from '@mantine/core';
+import { Announcer } from '../ui/Announcer';
+import { Key } from '../ui/Key';
+import { useDeparture, type WorkLine } from '../departure/departureContext';
+import type { Dialog } from '../departure/ProcedureDesk';
+import type { Answering } from '../departure/useAnswering';
+import { ExpectedStrip } from './ExpectedStrip';
+import { LadderList } from './LadderList';
+import { Lanes } from './Lanes';
+import { Outcome } from './Outcome';
+import { Script } from './Script';
+import { SimulatorControls } from './SimulatorControls';
+import styles from './StartDesk.module.css';
+import { loudness, silentSince, worstFirst } from './startWords';
+import { useMonotonic } from './useMonotonic';
+import { VerdictBar } from './VerdictBar';
+
+/** The desk of an engine start: what to do now over the whole width, what to look for, what is read, and what follows. */
+export function StartDesk({ line, answering, open }: { line: WorkLine; answering: Answering; open: (dialog: Dialog) => void }) {
+  const { state } = useDeparture();
+  const number = line.text.engine ?? 1;
+  const engine = state.engines[number];
+  const now = useMonotonic();
+  const bars = worstFirst(Object.values(state.engines).filter((one) => one.view.engine === number || one.view.running), now, state.link);
+  const script = engine && engine.view.script.length > 0;
+  return (
+    <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
+      <h2 className="unseen">{line.text.label}</h2>
+      {bars.length === 0 && <VerdictBar engine={number} live={null} silent link={state.link} />}
+      {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} live={one} silent={silentSince(one, now, state.link)} link={state.link} />)}
+      {(!engine || !engine.view.running) && !script && line.view.state === 'OPEN' && !engine?.view.outcome && <ExpectedStrip engine={number} hardToSee={line.text.hardToSee} />}
+      {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
+      <div className={styles.columns}>
+        <div>
+          {script ? <Script steps={engine.view.script} duty={engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
+            : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
+          {state.sheet && <p className="small">{script ? `Flow stays up: ${state.sheet.secondMeans}.` : state.sheet.wrong}</p>}
+          <Controls line={line} answering={answering} open={open} />
+        </div>
+        {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silentSince(engine, now, state.link)} /> : <NoReadings />}
+      </div>
+      <SimulatorControls engine={number} />
+      <Announcer text={engine ? engine.view.verdict.sentence : ''} />
+    </article>
+  );
+}
+
+function Controls({ line, answering, open }: { line: WorkLine; answering: Answering; open: (dialog: Dialog) => void }) {
+  const untouched = line.view.state === 'OPEN';
+  return (
+    <div className={styles.controls}>
+      {!line.view.gate && untouched && (
+        <Button variant="filled" className={styles.main} onClick={() => answering.answer('')} rightSection={<Key name="Space" />}>{line.text.label} {line.text.expects}</Button>
+      )}
+      {untouched && <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>Deviation</Button>}
+      {untouched && <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>Hold</Button>}
+      {!untouched && <Button onClick={() => open('undo')} rightSection={<Key name="U" />}>Take back</Button>}
+    </div>
+  );
+}
+
+function NoReadings() {
+  return (
+    <div className={styles.none}>
+      <p><b>No readings arrive for this engine.</b></p>
+      <p>Start it by the aircraft's own gauges and its procedure, or attach the simulated aircraft below to rehearse.</p>
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+import type { EngineLive, LiveState } from '../live/liveState';
+import styles from './VerdictBar.module.css';
+import { loudness, type Loudness } from './startWords';
+
+const MARK: Record<Loudness, string> = { act: '▲', blind: '∅', know: '!', quiet: '', rest: '' };
+
+interface VerdictBarProps {
+  engine: number;
+  /** What is known of the engine; null when nothing was ever read. */
+  live: EngineLive | null;
+  /** Whether readings have stopped in mid-start. */
+  silent: boolean;
+  link: LiveState['link'];
+}
+
+/** What to do now with one engine, readable from two metres, and why. An old word never stays when nothing comes any more. */
+export function VerdictBar({ engine, live, silent, link }: VerdictBarProps) {
+  const verdict = live?.view.verdict;
+  const blind = !verdict || silent || verdict.call === 'BLIND';
+  const loud = !verdict ? 'rest' : blind ? 'blind' : loudness(verdict.call);
+  const [subject = `Engine ${engine}`, all = ''] = verdict ? verdict.sentence.split(/: (.*)/s) : [];
+  const [words = '', ...rest] = all.split('. ');
+  const said = !verdict ? 'no feed' : blind ? 'no data' : words;
+  const why = !verdict ? ['Nothing is watched. Use the aircraft\'s gauges.']
+    : blind ? [`Use the aircraft's gauges.${link === 'lost' ? ' This page has lost its link.' : ''}`, ...(silent ? [] : verdict.reasons)] : [...rest, ...verdict.reasons];
+  const next = live?.view.ladder.find((rung) => rung.state === 'NOW');
+  const note = blind || !verdict ? '' : verdict.note;
+  return (
+    <section className={styles.bar} data-loud={loud} role={loud === 'act' || loud === 'blind' ? 'alert' : 'status'} aria-label={`Verdict, engine ${engine}`} data-testid="verdict" data-call={blind ? 'BLIND' : verdict?.call}>
+      <p className={styles.sentence}>{MARK[loud] && <span aria-hidden="true">{MARK[loud]} </span>}{subject}: {said}</p>
+      <div className={styles.why}>
+        {loud === 'quiet' && next && <p>Next: {next.words}{next.detail ? `, ${next.detail}` : ''}.</p>}
+        {why.slice(0, 2).map((reason) => <p key={reason}>{reason}</p>)}
+        {note && <p>{loud === 'quiet' || loud === 'know' ? `Not watched: ${note}.` : note}</p>}
+      </div>
+    </section>
+  );
+}
