@@ -21,6 +21,7 @@ export type StartView = Schemas['StartView'];
 /** Milliseconds since 1970, then start spool, temperature, flow, oil, supply, fan, starter, fuel; null where there is no reading. */
 export type SampleRow = (number | null)[];
 export type StartMessage = { view: StartView; samples: SampleRow[] };
+export type Replay = Schemas['Replay'];
 export type Seat = 'LEFT' | 'RIGHT';
 export type Role = 'FLYING' | 'MONITORING';
 

@@ -47,16 +47,21 @@ export function LaneChart({ sheet, samples, column, zero, span, height, forecast
   return (
     <div className={styles.chart} ref={place} role="img" aria-label={`${sheet.label} since the starter, ${sheet.unit}`}>
       {sheet.lines.map((line) => (
-        <span key={line.words} className={styles.limit} style={{ top: top(line.value, sheet.most, height, line.kind) }}>{line.words}</span>
+        <span key={line.words} className={styles.limit} style={{ top: top(line, sheet, height) }}>{line.words}</span>
       ))}
     </div>
   );
 }
 
 /** Words stand above a limit's line, and under a minimum's. */
-function top(value: number, most: number, height: number, kind: LaneSheet['lines'][number]['kind']): number {
-  const line = (1 - value / most) * height;
-  return kind === 'LIMIT_ABOVE' && line > 14 ? line - 14 : line + 3;
+function top({ value, kind }: LaneSheet['lines'][number], sheet: LaneSheet, height: number): number {
+  const line = (1 - (value - least(sheet)) / (sheet.most - least(sheet))) * height;
+  return kind === 'LIMIT_ABOVE' && line > 13 ? line - 13 : line + 3;
+}
+
+/** The value at the bottom: a cold engine is below zero. */
+function least(sheet: LaneSheet): number {
+  return sheet.parameter === 'TEMPERATURE' ? -60 : 0;
 }
 
 function data(samples: SampleRow[], column: number, zero: number, forecast: number[]): UPlot.AlignedData {
@@ -90,7 +95,7 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
   const font = '12px "Atkinson Hyperlegible Next Variable", sans-serif';
   return {
     width, height, padding: [0, 0, 0, 0], legend: { show: false }, cursor: { show: false },
-    scales: { x: { time: false, range: [-2, span] }, y: { range: [0, sheet.most] } },
+    scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
     series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: colour('--ink-3'), width: 2, dash: [4, 4], points: { show: false } }],
     axes: [
       { show: axis, size: TIME_AXIS_HEIGHT, stroke: quiet, font, grid: { show: false }, ticks: { show: false }, values: (_, ticks) => ticks.map((tick) => (tick < 0 ? '' : `${tick}`)) },

@@ -1,6 +1,7 @@
 import type { StartSheet } from '../api/client';
 import type { EngineLive } from '../live/liveState';
 import { shown } from '../ui/number';
+import { isoDuration } from '../ui/time';
 import { LaneChart } from './LaneChart';
 import styles from './Lanes.module.css';
 
@@ -30,6 +31,9 @@ export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: Engine
           </section>
         );
       })}
+      {view.gaps.filter((gap) => gap.parameter === 'SPOOL').map((gap) => (
+        <p key={gap.from} className="small">No readings from {(isoDuration(gap.from) / 1000).toFixed(1)} s to {(isoDuration(gap.to) / 1000).toFixed(1)} s after the starter.</p>
+      ))}
     </div>
   );
 }

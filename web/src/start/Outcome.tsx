@@ -1,5 +1,6 @@
 import type { EngineLive } from '../live/liveState';
 import { useDeparture } from '../departure/departureContext';
+import { Link } from 'react-router';
 import { isoDuration } from '../ui/time';
 import { shown } from '../ui/number';
 import { useExpected } from './ExpectedStrip';
@@ -23,6 +24,7 @@ export function Outcome({ engine, live }: { engine: number; live: EngineLive }) 
   return (
     <section className={styles.strip} aria-label="Expected against got">
       <p className="small"><b>Attempt {record.number}: {inLowerWords(live.view.outcome ?? '')}.</b>{' '}
+        <Link to={`/departures/${page.id}/starts/${engine}/${record.number}`}>Replay</Link>{' '}
         <a href={`/api/departures/${page.id}/starts/${engine}/${record.number}/trace`} download>Trace as CSV</a></p>
       {rows.map((row) => (
         <span key={row.words}><b>{shown(row.got ?? 0, row.decimals)} {row.unit}</b>{' '}

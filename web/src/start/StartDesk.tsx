@@ -40,7 +40,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
         {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silentSince(engine, now, state.link)} /> : <NoReadings />}
       </div>
       <SimulatorControls engine={number} />
-      <Announcer text={engine ? engine.view.verdict.sentence : ''} />
+      <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `Engine ${number}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
   );
 }

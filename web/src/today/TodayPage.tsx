@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answered, api, type Schemas, type TodayRow } from '../api/client';
 import { useSignOut } from '../people/useSession';
-import { ThemeSwitch } from '../ui/ThemeSwitch';
+import { PageHead } from '../ui/PageHead';
 import { countdown, toGo, utc } from '../ui/time';
 import { useServerNow } from '../live/useServerNow';
 import styles from './TodayPage.module.css';
@@ -22,14 +22,11 @@ export function TodayPage({ person }: { person: Schemas['CrewMember'] }) {
   const now = useServerNow();
   return (
     <div className={styles.page}>
-      <header className={styles.head}>
-        <span className={styles.brand}>Skelda</span>
-        <h1>Today</h1>
+      <PageHead title="Today">
         <span className={styles.now}>{utc(now)}</span>
         <span className={styles.person}><b>{person.name}</b><small>{person.duty}</small></span>
-        <ThemeSwitch />
         <Button onClick={() => signOut.mutate()}>Sign out</Button>
-      </header>
+      </PageHead>
       <main>
         {today.isError && <p role="alert" className={styles.wrong}>The list cannot be read now. It is asked for again every few seconds.</p>}
         {today.data?.length === 0 && <p className={styles.empty}>No departures today. They appear here once one is opened for your operator.</p>}

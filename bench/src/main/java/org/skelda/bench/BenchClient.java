@@ -41,9 +41,14 @@ final class BenchClient {
 
     /** Reads a departure's stream on a thread of its own, line by line, until the server ends. */
     void stream(String departureId, Consumer<String> line) {
+        lines("/api/departures/" + departureId + "/stream", line);
+    }
+
+    /** The same for any stream. */
+    void lines(String path, Consumer<String> line) {
         Thread.ofVirtual().start(() -> {
             try {
-                http.send(HttpRequest.newBuilder(URI.create(address + "/api/departures/" + departureId + "/stream")).build(),
+                http.send(HttpRequest.newBuilder(URI.create(address + path)).build(),
                         HttpResponse.BodyHandlers.ofLines()).body().forEach(line);
             } catch (IOException | UncheckedIOException _) {
                 // The bench is over.

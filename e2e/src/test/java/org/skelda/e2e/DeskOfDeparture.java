@@ -8,10 +8,10 @@ import java.util.Map;
 /** What a crew member does at the desk of a departure, and what they see there. */
 final class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
-    private static final Map<String, String> READINGS = Map.of(
+    private static final Map<String, String> READINGS = joined(Map.of("Outside air temperature", "9", "Wind from behind", "3"), Map.of(
             "Battery volts, loaded", "24.6", "Hydraulic quantity", "91", "Crew oxygen pressure", "11.4", "Engine 2 oil quantity", "14.5",
             "Brake accumulator", "11.2", "Engine 1 oil quantity", "13", "Engine 2 EGT before fuel", "62",
-            "Engine 2 oil pressure at idle", "244", "Engine 1 EGT before fuel", "58", "Engine 1 oil pressure at idle", "251");
+            "Engine 2 oil pressure at idle", "244", "Engine 1 EGT before fuel", "58", "Engine 1 oil pressure at idle", "251"));
 
     private final CrewMember who;
     private final Page page;
@@ -19,6 +19,12 @@ final class DeskOfDeparture {
     DeskOfDeparture(CrewMember who) {
         this.who = who;
         this.page = who.page();
+    }
+
+    private static Map<String, String> joined(Map<String, String> some, Map<String, String> others) {
+        Map<String, String> all = new java.util.HashMap<>(some);
+        all.putAll(others);
+        return Map.copyOf(all);
     }
 
     Page page() {

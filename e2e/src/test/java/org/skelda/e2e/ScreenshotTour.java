@@ -36,6 +36,8 @@ class ScreenshotTour {
             walkAround(browsers, server);
             signed(browsers, server);
             phone(browsers, server);
+            start(browsers, server);
+            replay(browsers, server);
         }
     }
 
@@ -80,6 +82,38 @@ class ScreenshotTour {
         DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud").open("307");
         desk.card().waitFor();
         take(desk.page(), "phone");
+    }
+
+    /** A start on track by day, a hot one by night, and the steps after its cut. */
+    private static void start(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("305");
+        StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft().wrong("hot");
+        start.starterOnAir();
+        start.spoolAt(14);
+        take(desk.page(), "start-day");
+        theme(desk.page(), "Night");
+        desk.page().locator("h1").first().focus();
+        start.spoolAt(23);
+        start.press("f");
+        start.waitForCall("CUT_FUEL", 20);
+        desk.page().screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("start-cut-night.png")));
+        start.press("f");
+        theme(desk.page(), "Day");
+        TestServer.pause(12_000);
+        take(desk.page(), "start-after-cut");
+    }
+
+    private static void replay(Browsers browsers, TestServer server) {
+        Page page = CrewMember.signIn(browsers, server, "Runa Halden").page();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Logbook")).click();
+        page.getByText("Engine 2, attempt 1").first().waitFor();
+        take(page, "logbook");
+        page.getByText("Engine 2, attempt 1").first().click();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay")).waitFor();
+        for (int i = 0; i < 3; i++) {
+            page.keyboard().press("ArrowUp");
+        }
+        take(page, "replay");
     }
 
     private static void theme(Page page, String name) {

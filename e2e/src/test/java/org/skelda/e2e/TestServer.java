@@ -22,7 +22,7 @@ final class TestServer implements AutoCloseable {
     private final Path layout = Path.of(System.getProperty("skelda.server", "../build/server"));
     private final Path data;
     private final int port;
-    private final double speed;
+    private double speed;
     private Process process;
 
     private TestServer(Path data, double speed) {
@@ -96,6 +96,13 @@ final class TestServer implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** Ends it and starts it again on the same data with another speed of its clock. */
+    void restart(double otherSpeed) {
+        kill();
+        speed = otherSpeed;
+        start();
     }
 
     String address() {

@@ -51,8 +51,11 @@ class WholePreparationTest {
         Crew.work("Overhead flow", captain);
         Crew.work("Before start", captain, officer);
         Crew.work("Pushback", captain);
-        Crew.work("Start engine 2", captain, officer);
-        Crew.work("Start engine 1", captain, officer);
+        server.restart(1);
+        captain.page().reload();
+        officer.page().reload();
+        startEngine(2, captain, officer);
+        startEngine(1, captain, officer);
         Crew.work("After start", captain);
 
         sign(captain);
@@ -118,6 +121,27 @@ class WholePreparationTest {
         captain.press("Escape");
         // The dialog closes before the server has answered; only then is the line the next one again.
         captain.page().waitForCondition(() -> captain.cardText().startsWith("Now") && captain.line().equals("Fuel shut-off bars"));
+    }
+
+    /** The captain's hands start it on the simulated aircraft; the officer's desk shows the same. */
+    private static void startEngine(int engine, DeskOfDeparture captain, DeskOfDeparture officer) {
+        String procedure = "Start engine " + engine;
+        captain.go(procedure);
+        officer.go(procedure);
+        while (!"START".equals(captain.card().getAttribute("data-kind"))) {
+            captain.answerByKey();
+        }
+        StartOfEngine start = new StartOfEngine(captain);
+        if (engine == 2) {
+            start.onTheSimulatedAircraft().starterOnAir();
+        } else {
+            start.press("e");
+        }
+        officer.text("Engine " + engine + ": on track").waitFor();
+        start.goesWell(23);
+        officer.text("Engine " + engine + ": started, at idle").waitFor();
+        captain.press("Space");
+        Crew.work(procedure, captain, officer);
     }
 
     private static void sign(DeskOfDeparture captain) {

@@ -212,6 +212,11 @@ public class Departures {
         return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(id -> standing(id, at)).toList();
     }
 
+    /** Departures of an operator with an off-block time in a span, as they are, the newest first. @param from inclusive; @param to exclusive */
+    public List<Departure> between(String operatorId, Instant from, Instant to) {
+        return store.between(operatorId, from, to).reversed().stream().map(this::state).toList();
+    }
+
     /** Whether the operator has a departure within a span around a time. */
     public boolean anyWithin(String operatorId, Instant at, Duration span) {
         return !store.between(operatorId, at.minus(span), at.plus(span)).isEmpty();

@@ -10,6 +10,7 @@ public final class Problems {
     private static final int NOT_FOUND = 404;
     private static final int CONFLICT = 409;
     private static final int TOO_LARGE = 413;
+    private static final int UNPROCESSABLE = 422;
     private static final int THROTTLED = 429;
 
     private Problems() {}
@@ -56,6 +57,14 @@ public final class Problems {
 
     public static Problem feedInvalid(String detail) {
         return of("feed-invalid", BAD_REQUEST, "Batch refused", detail, "Correct that line and send the whole batch again.");
+    }
+
+    public static Problem traceInvalid(String detail) {
+        return of("trace-invalid", UNPROCESSABLE, "Trace refused", detail, "Correct the file at that line, or choose its type, and open it again.");
+    }
+
+    public static Problem noSuchTrace() {
+        return of("not-found", NOT_FOUND, "No such trace", "There is no such trace at your operator.", "Choose one under Traces.");
     }
 
     public static Problem notAdministrator() {

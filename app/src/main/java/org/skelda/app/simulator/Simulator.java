@@ -54,6 +54,8 @@ public class Simulator {
         this.feeds = feeds;
         this.packs = packs;
         this.clock = clock;
+        // The tokens of the time before went with the server that held them; this must be over before anybody can attach again.
+        feeds.revokeSimulated(clock.instant());
     }
 
     @EventListener
@@ -66,7 +68,6 @@ public class Simulator {
     @Order(Ordered.LOWEST_PRECEDENCE)
     public void resume() {
         Instant now = clock.instant();
-        feeds.revokeSimulated(now);
         for (UUID id : departures.around(now, RESUMED_WITHIN)) {
             Departure departure = departures.state(id);
             Feed feed = departure.feed();

@@ -53,7 +53,8 @@ final class EngineWatch {
 
     int engine() { return engine; }
 
-    String name() { return "Engine " + engine; }
+    /** As the crew says it; a file does not tell which engine it is of. */
+    String name() { return engine > 0 ? "Engine " + engine : "Engine"; }
 
     /** Time of the newest reading; {@link Long#MIN_VALUE} before there was one. */
     long newest_us() { return newest_us; }
@@ -164,7 +165,7 @@ final class EngineWatch {
         Duration since = last == null ? Duration.ZERO : monitor.standing(last).now();
         AttemptReport shown = last != null && (running || isRecent(last, since)) ? last : null;
         Verdict verdict = silent ? Verdict.noData(name(), running) : running || shown == null ? monitor.verdict(name()) : Verdict.after(name(), shown);
-        StarterDuty.NextTry duty = StarterDuty.next(profile.starter(), engagements, now);
+        StarterDuty.NextTry duty = afterThisAttempt(StarterDuty.next(profile.starter(), engagements, now));
         Milestone next = silent ? null : verdict.next();
         double spool = monitor.value(org.skelda.core.start.Parameter.SPOOL);
         return new StartView(engine, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
@@ -172,22 +173,26 @@ final class EngineWatch {
                 Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),
                 last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),
                 last == null ? List.of() : last.gaps(), duty, duty.words(now, Double.isNaN(spool) ? 0 : spool),
-                starter ? monitor.standing(last == null ? noAttempt() : last).starterOn() : null);
+                starter && last != null ? monitor.standing(last).starterOn() : null);
     }
 
     private static boolean isRecent(AttemptReport last, Duration since) {
         return since.minus(last.lasted()).compareTo(Duration.ofMinutes(2)) < 0;
     }
 
-    private AttemptReport noAttempt() {
-        throw new IllegalStateException("a starter that is on belongs to an attempt");
+    /** While an attempt that had fuel is not over, a further one waits until it is: fuel again in the same attempt is cut. */
+    private StarterDuty.NextTry afterThisAttempt(StarterDuty.NextTry next) {
+        boolean fuelled = monitor.running().flatMap(report -> report.reached(Milestone.FUEL_ON)).isPresent();
+        Double most = next.spoolAtMost_pct();
+        return !fuelled || most != null && most <= StartMonitor.OVER_UNDER_pct ? next
+                : new StarterDuty.NextTry(next.number(), next.of(), next.allowedAt(), next.mayLast(), StartMonitor.OVER_UNDER_pct, next.left());
     }
 
     /** The next try, were the starter switched off now. */
     private StarterDuty.NextTry afterThisTry(Instant now) {
         List<StarterDuty.Engagement> done = new ArrayList<>(engagements);
         done.set(done.size() - 1, new StarterDuty.Engagement(done.getLast().on(), now));
-        return StarterDuty.next(profile.starter(), done, now);
+        return afterThisAttempt(StarterDuty.next(profile.starter(), done, now));
     }
 
     /** The steps after a cut: those of the newest attempt that was cut, until fuel comes on in a later one. */

@@ -95,6 +95,13 @@ public class LiveStarts {
         return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(engine, number));
     }
 
+    Optional<Replay> replay(UUID departureId, int engine, int number) {
+        Departure departure = departures.state(departureId);
+        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).samples(engine, number).map(samples -> Replay.of(
+                departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight " + departure.opening().flight(), engine, profile,
+                departure.opening().elevation_ft(), samples)));
+    }
+
     @Scheduled(fixedRate = TICK_MS)
     void tick() {
         Instant now = clock.instant();

@@ -209,6 +209,12 @@ final class LiveTail {
         return watch == null ? java.util.Optional.empty() : watch.samplesOf(number).map(samples -> trace(engine, number, samples));
     }
 
+    /** The readings of an attempt that has ended. */
+    synchronized java.util.Optional<List<Sample>> samples(int engine, int number) {
+        EngineWatch watch = engines.get(engine);
+        return watch == null ? java.util.Optional.empty() : watch.samplesOf(number);
+    }
+
     /**
      * Time passes: judgements that depend on time alone fall due, a little behind the feed so that a reading on its way is not judged
      * missing; and silence is noticed.
@@ -255,7 +261,9 @@ final class LiveTail {
 
     private StartMessage message(EngineWatch engine, long after_us, Instant now) {
         Duration since = silence(now);
-        Instant feedNow = AttemptFacts.instant(engine.newest_us() == Long.MIN_VALUE ? AttemptFacts.micros(now) : newest_us + since.toNanos() / 1000);
+        // The feed's own clock runs on from its newest reading; after a restart it stands there until something is heard.
+        long feedNow_us = newest_us == Long.MIN_VALUE ? AttemptFacts.micros(now) : newest_us + (heardAt == null ? 0 : since.toNanos() / 1000);
+        Instant feedNow = AttemptFacts.instant(feedNow_us);
         return new StartMessage(engine.view(feedNow, isSilent(engine, since)), StartMessage.rows(profile, engine.samplesAfter(after_us)));
     }
 

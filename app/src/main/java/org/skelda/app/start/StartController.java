@@ -84,6 +84,13 @@ class StartController {
                 .body(csv.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** An attempt that has ended, to be shown again as it happened. */
+    @GetMapping("/{engine}/{number}/replay")
+    Replay replay(@PathVariable UUID id, @PathVariable int engine, @PathVariable int number, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        return starts.replay(id, engine, number).orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
+    }
+
     private static ProblemException notThere(String detail) {
         return new ProblemException(Problem.of("not-found", HttpStatus.NOT_FOUND.value(), "Not there", detail, "Look at the starts of this departure."));
     }

@@ -225,6 +225,21 @@ class FeedDoorTest {
     }
 
     @Test
+    @Order(10)
+    void aStarterThatWasOnBeforeTheFirstReadingIsNotJudged() throws Exception {
+        feed = issued("QX-PIL");
+        StartProfile turboprop = StartProfiles.of("LOMVI-T1");
+        long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T17:00:00Z"));
+        String cranking = FeedWriter.batch("engine:1", SimulatedStart.of(turboprop).samples(10).stream().filter(sample -> sample.at_us() > 4_000_000)
+                .map(sample -> sample.at(begin_us + sample.at_us())).toList(), turboprop.drive().engine());
+        assertThat(send(cranking).status()).isEqualTo(200);
+        JsonNode view = answer(mvc.perform(get("/api/departures/" + departure("603") + "/starts").with(as("strand"))).andReturn().getResponse())
+                .body().path("engines").path(0).path("view");
+        assertThat(view.path("running").booleanValue()).isFalse();
+        assertThat(view.path("verdict").path("call").asString()).isIn("RESTING", "BLIND");
+    }
+
+    @Test
     @Order(9)
     void aBatchOverAMegabyteIsRefusedBeforeItIsRead() throws Exception {
         assertThat(send("{\"pad\":\"" + "x".repeat(1_100_000) + "\"}")).extracting(Answer::status, Answer::slug).containsExactly(413, "too-large");

@@ -11,7 +11,7 @@ import org.skelda.core.limit.Signal;
 /** One attempt to start, while it runs. Confined to its monitor; what leaves it is immutable. Times are microseconds. */
 final class Attempt {
     private static final long ENDS_AFTER_IDLE_us = 10_000_000;
-    private static final double STOPPED_pct = 5;
+    static final double STOPPED_pct = 5;
     private static final Milestone[] MILESTONES = Milestone.values();
 
     private final StartProfile profile;

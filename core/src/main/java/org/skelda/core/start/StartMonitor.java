@@ -17,6 +17,9 @@ import org.jspecify.annotations.Nullable;
  * <p>Times are microseconds on the clock of the samples. One thread.
  */
 public final class StartMonitor {
+    /** Start spool (%) under which an attempt whose starter and fuel are off is over; a starter engaged above it belongs to that attempt. */
+    public static final double OVER_UNDER_pct = Attempt.STOPPED_pct;
+
     private final StartProfile profile;
     private final Readings readings;
     private final Switches switches = new Switches();

@@ -39,7 +39,9 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
             case DRY_MOTOR -> new Verdict(Call.RESTING, engine + ": dry motored, not started", List.of(), "", null);
             case FINDING -> new Verdict(Call.AFTER_CUT, engine + ": start ended. Work the steps after a cut.", reasons(last.findings()), "", null);
             case CREW_ABORT -> new Verdict(Call.AFTER_CUT, engine + ": start given up. Work the steps after a cut.", List.of(), "", null);
-            case UNKNOWN, INCOMPLETE -> new Verdict(Call.RESTING, engine + ": not starting", List.of("The start before was not seen to its end."), "", null);
+            case UNKNOWN -> new Verdict(Call.RESTING, engine + (last.milestones().containsKey(Milestone.IDLE) ? ": at idle, not seen all the way" : ": not seen to its end"),
+                    List.of("Readings were missing while they were needed. Check it by the aircraft's gauges."), "", null);
+            case INCOMPLETE -> new Verdict(Call.RESTING, engine + ": not starting", List.of("The start before was not seen to its end."), "", null);
         };
     }
 

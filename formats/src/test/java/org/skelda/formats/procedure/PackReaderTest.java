@@ -33,7 +33,7 @@ class PackReaderTest {
     void theShippedPackHasEveryLineKindOfItsSchema() {
         Plan plan = ShippedPacks.plan(type, procedures);
         assertThat(plan.lines().values().stream().map(line -> line.getClass().getSimpleName()).distinct())
-                .containsExactlyInAnyOrder("Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution");
+                .containsExactlyInAnyOrder("Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution", "Start");
         assertThat(plan.lines().values()).filteredOn(line -> line.head().marksOffBlock()).hasSize(1);
         assertThat(plan.lines().values()).filteredOn(line -> line instanceof Line.Gate gate && gate.splits()).hasSize(1);
     }

@@ -1,0 +1,114 @@
+package org.skelda.app.trace;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.people.SignedIn;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.app.start.Replay;
+import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartProfile;
+import org.skelda.formats.start.InvalidTrace;
+import org.skelda.formats.start.StartProfiles;
+import org.skelda.formats.start.TraceAnalysis;
+import org.skelda.formats.start.TraceReader;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Opens traces from files, shows them again and gives them back as they came. */
+@RestController
+@RequestMapping("/api/traces")
+class TraceController {
+    private static final int LONGEST_NAME = 200;
+    private static final int LONGEST_OUTCOMES = 400;
+
+    private final Traces traces;
+    private final ServerClock clock;
+
+    TraceController(Traces traces, ServerClock clock) {
+        this.traces = traces;
+        this.clock = clock;
+    }
+
+    /** Codes of the types whose starts can be judged. */
+    @GetMapping("/types")
+    List<String> types() {
+        return StartProfiles.TYPES;
+    }
+
+    @GetMapping
+    List<Traces.Trace> all(@AuthenticationPrincipal SignedIn person) {
+        return traces.all(person.operatorId());
+    }
+
+    /**
+     * Opens a file. A bad one is refused with its line, and nothing of it is kept.
+     *
+     * @param name of the file
+     * @param type when the file does not name it
+     */
+    @PostMapping(consumes = "text/csv")
+    @ResponseStatus(HttpStatus.CREATED)
+    Traces.Trace open(@RequestParam String name, @RequestParam(required = false) @Nullable String type,
+            @RequestParam(defaultValue = "0") double elevation_ft, @RequestBody byte[] content, @AuthenticationPrincipal SignedIn person) {
+        if (name.isBlank() || name.length() > LONGEST_NAME || !(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
+            throw new ProblemException(Problems.badRequest("A name of up to 200 characters and an elevation of -2,000 to 20,000 ft are needed."));
+        }
+        TraceAnalysis analysis = analysed(name, type, elevation_ft, content);
+        String outcomes = analysis.attempts().stream().map(attempt -> attempt.outcome().code()).collect(Collectors.joining(" "));
+        return traces.add(person.operatorId(), name, analysis.profile().typeId(), elevation_ft, person.id(), clock.instant(),
+                outcomes.substring(0, Math.min(outcomes.length(), LONGEST_OUTCOMES)), content);
+    }
+
+    private static TraceAnalysis analysed(String name, @Nullable String type, double elevation_ft, byte[] content) {
+        try {
+            return TraceAnalysis.of(name, new ByteArrayInputStream(content), type == null || type.isBlank() ? null : type, elevation_ft);
+        } catch (InvalidTrace e) {
+            throw new ProblemException(Problems.traceInvalid(String.valueOf(e.getMessage())));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The trace as it happened. */
+    @GetMapping("/{id}/replay")
+    Replay replay(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        Traces.Trace trace = find(id, person);
+        StartProfile profile = StartProfiles.of(trace.typeId());
+        try {
+            List<Sample> samples = TraceReader.of(trace.name(), new ByteArrayInputStream(traces.content(id))).samples(profile);
+            return Replay.of(trace.name(), 0, profile, trace.elevation_ft(), samples);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The file, byte for byte as it came. */
+    @GetMapping(path = "/{id}/file", produces = "text/csv")
+    ResponseEntity<byte[]> file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        Traces.Trace trace = find(id, person);
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), java.nio.charset.StandardCharsets.UTF_8)
+                .build().toString()).body(traces.content(id));
+    }
+
+    private Traces.Trace find(UUID id, SignedIn person) {
+        return traces.find(person.operatorId(), id).orElseThrow(() -> new ProblemException(Problems.noSuchTrace()));
+    }
+}

@@ -1,0 +1,52 @@
+package org.skelda.app.trace;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.skelda.formats.record.Sha256;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Where traces from files are kept, byte for byte. */
+@Repository
+class Traces {
+    private static final int LISTED = 100;
+
+    private final JdbcClient database;
+
+    Traces(JdbcClient database) {
+        this.database = database;
+    }
+
+    /** @param outcomes of its attempts, in words; empty text when it holds none */
+    record Trace(UUID id, String name, String typeId, double elevation_ft, Instant openedAt, String outcomes, String sha256) {}
+
+    Trace add(String operatorId, String name, String typeId, double elevation_ft, String by, Instant at, String outcomes, byte[] content) {
+        Trace trace = new Trace(UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
+        database.sql("insert into trace (id, operator_id, name, type_id, elevation_ft, opened_by, opened_at, outcomes, sha256, content) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(trace.id(), operatorId, name, typeId, elevation_ft, by, Timestamp.from(at), outcomes, trace.sha256(), content).update();
+        return trace;
+    }
+
+    /** The newest first. */
+    List<Trace> all(String operatorId) {
+        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where operator_id = ? order by opened_at desc, id desc limit " + LISTED)
+                .params(operatorId).query((row, _) -> trace(row)).list();
+    }
+
+    Optional<Trace> find(String operatorId, UUID id) {
+        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where operator_id = ? and id = ?").params(operatorId, id)
+                .query((row, _) -> trace(row)).optional();
+    }
+
+    byte[] content(UUID id) {
+        return database.sql("select content from trace where id = ?").params(id).query(byte[].class).single();
+    }
+
+    private static Trace trace(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new Trace(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getDouble(4), row.getTimestamp(5).toInstant(), row.getString(6), row.getString(7));
+    }
+}

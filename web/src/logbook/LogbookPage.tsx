@@ -1,0 +1,60 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answered, api, type Schemas } from '../api/client';
+import { inLowerWords } from '../start/startWords';
+import { PageHead } from '../ui/PageHead';
+import { isoDuration, utc } from '../ui/time';
+import styles from '../traces/TracesPage.module.css';
+
+/** Signed departures, the newest first, with what became of their starts. */
+export function LogbookPage() {
+  const logbook = useQuery({ queryKey: ['logbook'], queryFn: () => answered(api.GET('/api/logbook')) });
+  return (
+    <div className={styles.page}>
+      <PageHead title="Logbook" />
+      <main>
+        {logbook.isError && <p role="alert" className={styles.wrong}>The logbook cannot be read now. Reload the page to try again.</p>}
+        {logbook.data?.length === 0 && <p className={styles.empty}>Nothing is signed yet. A departure comes here once its record is signed.</p>}
+        {logbook.data && logbook.data.length > 0 && (
+          <table className={styles.table}>
+            <caption className="unseen">Signed departures with their starts</caption>
+            <thead><tr><th scope="col">Signed</th><th scope="col">Flight</th><th scope="col">Aircraft</th><th scope="col">Crew</th><th scope="col">Starts</th><th scope="col">Record</th></tr></thead>
+            <tbody>{logbook.data.map((row) => <Row key={row.id} row={row} />)}</tbody>
+          </table>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function Row({ row }: { row: Schemas['LogbookRow'] }) {
+  return (
+    <tr>
+      <td><b>{row.signedAt.slice(0, 10)}</b><small>{utc(row.signedAt)}</small></td>
+      <td><Link to={`/departures/${row.id}`}><b>{row.from} to {row.to}</b></Link><small>flight {row.flight}</small></td>
+      <td>{row.tail}<small>{row.typeName}</small></td>
+      <td>{row.crew.map((name) => <small key={name}>{name}</small>)}</td>
+      <td>
+        {row.starts.length === 0 && <small>none watched</small>}
+        {row.starts.map((start) => (
+          <small key={`${start.engine} ${start.number}`}>
+            {start.summary ? <Link to={`/departures/${row.id}/starts/${start.engine}/${start.number}`}>Engine {start.engine}, attempt {start.number}</Link> : `Engine ${start.engine}, attempt ${start.number}`}
+            : {start.summary ? figures(start.summary) : 'not ended'}
+          </small>
+        ))}
+      </td>
+      <td><a href={`/api/departures/${row.id}/record`} download>JSON</a></td>
+    </tr>
+  );
+}
+
+function figures(summary: Schemas['AttemptSummary']): string {
+  const seconds = (text: string | undefined) => (text ? (isoDuration(text) / 1000).toFixed(1) : null);
+  return [
+    inLowerWords(summary.outcome),
+    summary.peak_c !== undefined && `peak ${summary.peak_c.toFixed(0)} °C`,
+    seconds(summary.timeToLightOff) && `light-off ${seconds(summary.timeToLightOff)} s`,
+    seconds(summary.timeToIdle) && `idle ${seconds(summary.timeToIdle)} s`,
+    summary.dip_v !== undefined && `dip ${summary.dip_v.toFixed(1)} V`,
+  ].filter(Boolean).join(', ');
+}
