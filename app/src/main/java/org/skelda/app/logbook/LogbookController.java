@@ -3,6 +3,7 @@ package org.skelda.app.logbook;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
@@ -43,6 +44,6 @@ class LogbookController {
         var opening = departure.opening();
         return new LogbookRow(opening.departureId(), opening.tail(), departure.plan().type().name(), opening.flight(), opening.from(), opening.to(),
                 opening.offBlock(), departure.at(), departure.seats().values().stream().map(seated -> seated.person().name()).toList(),
-                departure.starts().entrySet().stream().sorted(java.util.Map.Entry.comparingByKey()).flatMap(entry -> entry.getValue().stream()).toList());
+                departure.starts().entrySet().stream().sorted(Map.Entry.comparingByKey()).flatMap(entry -> entry.getValue().stream()).toList());
     }
 }

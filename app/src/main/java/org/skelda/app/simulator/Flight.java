@@ -1,5 +1,6 @@
 package org.skelda.app.simulator;
 
+import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -54,7 +55,7 @@ final class Flight {
         Thread.ofVirtual().name("simulated aircraft").start(() -> {
             try {
                 send(micros(clock.instant()));
-            } catch (java.io.IOException e) {
+            } catch (IOException e) {
                 failed.accept(String.valueOf(e.getMessage()));
             } catch (InterruptedException _) {
                 Thread.currentThread().interrupt();
@@ -64,7 +65,7 @@ final class Flight {
         });
     }
 
-    private void send(long now_us) throws java.io.IOException, InterruptedException {
+    private void send(long now_us) throws IOException, InterruptedException {
         List<String> lines = new ArrayList<>();
         // Its sensors are read on a grid of their own, however late this beat comes; a long sleep is a gap, as it would be.
         read_us = Math.max(read_us, now_us - MOST_CAUGHT_UP_us);

@@ -1,5 +1,6 @@
 package org.skelda.app.start;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,6 +12,7 @@ import org.skelda.core.departure.Event;
 import org.skelda.core.departure.StartRecord;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Finding;
+import org.skelda.core.start.Milestone;
 
 /** What has to go into the log of an attempt: what its report says and the log does not. */
 final class AttemptFacts {
@@ -31,7 +33,7 @@ final class AttemptFacts {
         }
         report.milestones().entrySet().stream()
                 .filter(entry -> logged.isEmpty() || !logged.get().milestones().containsKey(entry.getKey()))
-                .sorted(Map.Entry.<org.skelda.core.start.Milestone, java.time.Duration>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .sorted(Map.Entry.<Milestone, Duration>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                 .forEach(entry -> facts.add(new Event.MilestoneReached(engine, number, entry.getKey(), entry.getValue())));
         report.findings().stream().filter(finding -> logged.isEmpty() || logged.get().findings().stream().noneMatch(known -> same(known, finding)))
                 .sorted(Comparator.comparing(Finding::at))

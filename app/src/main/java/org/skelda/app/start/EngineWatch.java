@@ -13,9 +13,10 @@ import org.skelda.core.departure.Event;
 import org.skelda.core.departure.StartRecord;
 import org.skelda.core.start.AfterCut;
 import org.skelda.core.start.AttemptReport;
-import org.skelda.core.start.Lane;
 import org.skelda.core.start.Ladder;
+import org.skelda.core.start.Lane;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
@@ -167,7 +168,7 @@ final class EngineWatch {
         Verdict verdict = silent ? Verdict.noData(name(), running) : running || shown == null ? monitor.verdict(name()) : Verdict.after(name(), shown);
         StarterDuty.NextTry duty = afterThisAttempt(StarterDuty.next(profile.starter(), engagements, now));
         Milestone next = silent ? null : verdict.next();
-        double spool = monitor.value(org.skelda.core.start.Parameter.SPOOL);
+        double spool = monitor.value(Parameter.SPOOL);
         return new StartView(engine, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
                 Ladder.of(profile, shown, since, next),
                 Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),

@@ -1,11 +1,14 @@
 package org.skelda.app.start;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -13,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
+import org.skelda.core.departure.Feed;
 import org.skelda.core.departure.Person;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Sample;
@@ -142,13 +146,13 @@ final class LiveTail {
 
     private void storeLate(int engine, List<Sample> samples) {
         if (engine > 0) {
-            blocks.store(departureId, operatorId, engine, profile, samples.stream().sorted(java.util.Comparator.comparingLong(Sample::at_us)).toList(), true);
+            blocks.store(departureId, operatorId, engine, profile, samples.stream().sorted(Comparator.comparingLong(Sample::at_us)).toList(), true);
         }
     }
 
     /** A feed that was not heard, or another one, goes into the log; a simulated one gives way to a real one, never the other way round. */
     private boolean attach(LiveStarts.Source from, Instant now) {
-        org.skelda.core.departure.Feed attached = departures.state(departureId).feed();
+        Feed attached = departures.state(departureId).feed();
         boolean other = attached == null || !attached.id().equals(from.feed());
         if (other && attached != null && attached.live() && from.simulated() && !attached.simulated()) {
             return false;
@@ -188,7 +192,7 @@ final class LiveTail {
             all.add(fact);
             if (fact instanceof Event.AttemptEnded(int _, int number, var _)) {
                 List<Sample> samples = engine.samplesOf(number).orElseThrow();
-                String sha256 = Sha256.hex(trace(engine.engine(), number, samples).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+                String sha256 = Sha256.hex(trace(engine.engine(), number, samples).getBytes(StandardCharsets.UTF_8));
                 AttemptReport report = engine.attempts().get(number - 1);
                 all.add(new Event.TraceStored(engine.engine(), number, sha256, samples.size()));
                 history.remember(StartHistory.Place.of(departures.state(departureId), engine.engine(), number), report, samples, profile, sha256);
@@ -204,15 +208,15 @@ final class LiveTail {
     }
 
     /** The trace of an attempt as CSV; empty when there is none or it still runs. */
-    synchronized java.util.Optional<String> trace(int engine, int number) {
+    synchronized Optional<String> trace(int engine, int number) {
         EngineWatch watch = engines.get(engine);
-        return watch == null ? java.util.Optional.empty() : watch.samplesOf(number).map(samples -> trace(engine, number, samples));
+        return watch == null ? Optional.empty() : watch.samplesOf(number).map(samples -> trace(engine, number, samples));
     }
 
     /** The readings of an attempt that has ended. */
-    synchronized java.util.Optional<List<Sample>> samples(int engine, int number) {
+    synchronized Optional<List<Sample>> samples(int engine, int number) {
         EngineWatch watch = engines.get(engine);
-        return watch == null ? java.util.Optional.empty() : watch.samplesOf(number);
+        return watch == null ? Optional.empty() : watch.samplesOf(number);
     }
 
     /**
@@ -237,7 +241,7 @@ final class LiveTail {
                 tell(engine, now);
             }
         }
-        org.skelda.core.departure.Feed feed = departures.state(departureId).feed();
+        Feed feed = departures.state(departureId).feed();
         if (since.compareTo(LOST.multipliedBy(Math.max(1, (long) speed))) > 0 && feed != null && feed.live()) {
             departures.record(departureId, List.of(new Event.FeedLost(feed.id(), AttemptFacts.instant(newest_us))), actor(), now);
         }

@@ -3,6 +3,7 @@ package org.skelda.app.trace;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -104,7 +105,7 @@ class TraceController {
     @GetMapping(path = "/{id}/file", produces = "text/csv")
     ResponseEntity<byte[]> file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         Traces.Trace trace = find(id, person);
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), java.nio.charset.StandardCharsets.UTF_8)
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), StandardCharsets.UTF_8)
                 .build().toString()).body(traces.content(id));
     }
 

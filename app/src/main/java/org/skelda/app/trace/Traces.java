@@ -1,6 +1,8 @@
 package org.skelda.app.trace;
 
 import com.github.f4b6a3.uuid.UuidCreator;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
@@ -46,7 +48,7 @@ class Traces {
         return database.sql("select content from trace where id = ?").params(id).query(byte[].class).single();
     }
 
-    private static Trace trace(java.sql.ResultSet row) throws java.sql.SQLException {
+    private static Trace trace(ResultSet row) throws SQLException {
         return new Trace(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getDouble(4), row.getTimestamp(5).toInstant(), row.getString(6), row.getString(7));
     }
 }

@@ -15,6 +15,8 @@ import org.skelda.core.procedure.LineHead;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
 import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
@@ -35,7 +37,7 @@ class StartsOfDepartureTest {
         procedures.add(new Procedure("wrong", "Wrong", Procedure.Style.READ_AND_DO, null, 1, "after a cut", true, null, List.of(
                 new Line.Read(LineHead.of("off"), "Fuel", "OFF"), new Line.Read(LineHead.of("write"), "Log", "written")), true));
         TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
-        log.accept(CAPTAIN, new Ask.TakeSeat(org.skelda.core.procedure.Seat.LEFT, org.skelda.core.procedure.Role.FLYING, null));
+        log.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
         return log;
     }
 
