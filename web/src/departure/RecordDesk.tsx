@@ -10,7 +10,7 @@ import styles from './RecordDesk.module.css';
 export function RecordDesk() {
   const { page, state, works } = useDeparture();
   const { lifecycle } = state.view;
-  const lines = works.flatMap((work) => work.lines);
+  const lines = works.filter((work) => work.view.state !== 'NOT_NEEDED').flatMap((work) => work.lines);
   const readings = lines.filter((line) => line.view.reading);
   const deviations = lines.filter((line) => line.view.deviation);
   const head = state.events.at(-1)?.hash;

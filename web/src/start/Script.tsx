@@ -6,8 +6,8 @@ import styles from './LadderList.module.css';
 const LONG = 70;
 const MARK = { DONE: '✓', NOW: '▸', NEXT: '' } as const;
 
-/** What follows a cut, step by step, with what is left of each time. `urgent`: the first step is still to be done at once. */
-export function Script({ steps, duty, urgent }: { steps: StartView['script']; duty: string; urgent: boolean }) {
+/** What follows a cut, step by step, with what is left of each time. `duty`: when the starter may engage again; null while it is on. `urgent`: the first step is still to be done at once. */
+export function Script({ steps, duty, urgent }: { steps: StartView['script']; duty: string | null; urgent: boolean }) {
   return (
     <section aria-label="After the cut">
       <ol className={styles.ladder}>
@@ -21,7 +21,7 @@ export function Script({ steps, duty, urgent }: { steps: StartView['script']; du
           </li>
         ))}
       </ol>
-      <p className="small">{duty}.</p>
+      {duty && <p className="small">{duty}.</p>}
     </section>
   );
 }

@@ -32,7 +32,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
       <div className={styles.columns}>
         <div>
-          {script ? <Script steps={engine.view.script} duty={engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
+          {script ? <Script steps={engine.view.script} duty={engine.view.starterOnSince ? null : engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
             : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
           {state.sheet && <p className="small">{script ? `Flow stays up: ${state.sheet.secondMeans}.` : state.sheet.wrong}</p>}
           <Controls line={line} answering={answering} open={open} />

@@ -51,7 +51,7 @@ export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
         <p><b>{replay.title}</b> <span className="small">{((at - first) / 1000).toFixed(1)} of {((last - first) / 1000).toFixed(1)} s</span></p>
         <Button variant="filled" onClick={play} rightSection={<Key name="Space" />}>{playing ? 'Pause' : 'Play'}</Button>
         <NativeSelect aria-label="Speed" className={styles.speed} value={String(speed)} onChange={(event) => setSpeed(Number(event.currentTarget.value))}
-          data={SPEEDS.map((one) => ({ value: String(one), label: `${one} times` }))} />
+          data={SPEEDS.map((one) => ({ value: String(one), label: one === 1 ? 'As it was' : `${one} times` }))} />
         <input type="range" className={styles.scrubber} aria-label="Moment of the start, s" min={0} max={(last - first) / 1000} step={0.1}
           value={(at - first) / 1000} onChange={(event) => { setPlaying(false); setAt(first + Number(event.currentTarget.value) * 1000); }} />
         <Button component="a" href={file} download>Save as CSV</Button>
@@ -59,7 +59,7 @@ export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
       <VerdictBar engine={frame.view.engine} live={live} silent={false} link="live" />
       <div className={styles.columns}>
         <div>
-          {script.length > 0 ? <Script steps={script} duty={frame.view.dutyWords} urgent={loudness(frame.view.verdict.call) === 'act'} />
+          {script.length > 0 ? <Script steps={script} duty={frame.view.starterOnSince ? null : frame.view.dutyWords} urgent={loudness(frame.view.verdict.call) === 'act'} />
             : <LadderList rungs={frame.view.ladder} silent={false} />}
         </div>
         <Lanes sheet={replay.sheet} live={live} silent={false} />

@@ -51,7 +51,7 @@ class DepartureController {
         this.json = json;
     }
 
-    /** A departure on Today. @param done complete lines; @param total all lines */
+    /** A departure on Today. @param done complete lines; @param total all lines that are needed */
     record TodayRow(
             UUID id, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
             Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<DepartureView.SeatView> seats, int done, int total) {}
@@ -60,7 +60,7 @@ class DepartureController {
     List<TodayRow> today(@AuthenticationPrincipal SignedIn person) {
         return departures.today(person.operatorId(), clock.instant()).stream().map(standing -> {
             var opening = standing.state().opening();
-            int total = standing.state().plan().lines().size();
+            int total = standing.state().plan().procedures().stream().filter(standing.state()::isNeeded).mapToInt(procedure -> procedure.lines().size()).sum();
             return new TodayRow(opening.departureId(), opening.tail(), standing.state().plan().type().name(), opening.flight(), opening.from(),
                     opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
                     standing.view().seats(), total - standing.view().openLines(), total);
