@@ -92,6 +92,25 @@ class AccessibilityTest extends SharedServer {
     }
 
     @Test
+    void theDeskOfAStartInAllThreeThemes() {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("305");
+        Axe.findsNothing(desk.page(), "start without a feed");
+        StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft().wrong("hot");
+        start.starterOnAir();
+        start.waitForCall("ON_TRACK", 10);
+        for (String theme : new String[] {"Day", "Dusk", "Night"}) {
+            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();
+            Axe.findsNothing(desk.page(), "start, " + theme);
+        }
+        desk.page().locator("h1").first().focus();
+        start.press("f");
+        start.waitForCall("CUT_FUEL", 60);
+        Axe.findsNothing(desk.page(), "cut the fuel, Night");
+        desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Day")).first().check();
+        Axe.findsNothing(desk.page(), "cut the fuel, Day");
+    }
+
+    @Test
     void smallerScreensKeepTheNextLineAndTheSoonestClockInView() {
         for (int[] size : new int[][] {{1280, 680}, {1024, 700}, {390, 780}}) {
             DeskOfDeparture desk = CrewMember.signIn(browsers.page(size[0], size[1]), server.address(), "Malin Oddsrud").open("307");

@@ -8,28 +8,11 @@ import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Traces from files and from the logbook: opened, replayed, given back, refused. */
-class TracesTest {
+class TracesTest extends SharedServer {
     private static final Path EXAMPLE = Path.of("../docs/examples/hot-start.csv");
-    private static TestServer server;
-    private static Browsers browsers;
-
-    @BeforeAll
-    static void start() {
-        server = TestServer.start(1);
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    static void stop() {
-        browsers.close();
-        server.close();
-    }
-
     private static Page traces() {
         Page page = CrewMember.signIn(browsers, server, "Runa Halden").page();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Traces")).click();
