@@ -18,12 +18,13 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
   const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
+  const starting = Object.values(state.engines).some((engine) => engine.view.running);
   useToneWhenOpened(open, quiet);
   return (
     <>
       <h2 className={styles.heading}>Clocks and gates</h2>
       <StartClocks />
-      {running.length === 0 && <p className="small">No clock runs.</p>}
+      {running.length === 0 && !starting && <p className="small">No clock runs.</p>}
       {running.map((clock) => <Running key={clock.id} clock={clock} now={now} />)}
       {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (
         <div key={clock.id} className={styles.opened} data-fresh={now - Date.parse(clock.opensAt) < 5000 || undefined}>

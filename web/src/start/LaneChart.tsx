@@ -94,7 +94,7 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
   const grid = { stroke: colour('--line'), width: 1 };
   const font = '12px "Atkinson Hyperlegible Next Variable", sans-serif';
   return {
-    width, height, padding: [0, 0, 0, 0], legend: { show: false }, cursor: { show: false },
+    width, height, padding: [0, 12, 0, 0], legend: { show: false }, cursor: { show: false },
     scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
     series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: colour('--ink-3'), width: 2, dash: [4, 4], points: { show: false } }],
     axes: [

@@ -98,7 +98,12 @@ public final class Ladder {
             return;
         }
         boolean late = left != null && left.isNegative();
-        rungs.add(new Rung(milestone, words, window, late ? State.LATE : milestone == next ? State.NOW : State.NEXT, late || attempt == null ? null : left));
+        rungs.add(new Rung(milestone, words, window, late ? State.LATE : isNext(milestone) ? State.NOW : State.NEXT, late || attempt == null ? null : left));
+    }
+
+    /** Fuel that may not come on yet is looked for on the rung of the fuel itself. */
+    private boolean isNext(Milestone milestone) {
+        return milestone == next || milestone == Milestone.FUEL_ON && next == Milestone.FUEL_ALLOWED;
     }
 
     private String reachedHow(Milestone milestone, Duration at) {

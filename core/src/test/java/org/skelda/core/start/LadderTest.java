@@ -56,6 +56,12 @@ class LadderTest {
     }
 
     @Test
+    void fuelThatIsNotAllowedYetIsLookedForOnItsOwnRung() {
+        assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED)).filteredOn(rung -> rung.state() == Ladder.State.NOW)
+                .singleElement().satisfies(rung -> assertThat(rung.milestone()).isEqualTo(Milestone.FUEL_ON));
+    }
+
+    @Test
     void aWindowThatHasPassedIsLate() {
         StartProfile profile = TestProfiles.byHand();
         Shown last = shown(profile, SimpleStart.of(profile).with(Parameter.TEMPERATURE, (_, _) -> 40)).getLast();
