@@ -55,6 +55,10 @@ final class Asking {
             case RESUME -> need("procedure", request.procedure()) ? new Ask.Resume(request.procedure()) : null;
             case UNDO -> onLine(line -> new Ask.Undo(line, request.reason()));
             case TAP_CONTROL -> all(need("control", request.control()), need("position", request.position())) ? tapControl() : null;
+            case TAP_START -> all(need("engine", request.engine()), need("tap", request.tap()), need("tappedAt", request.tappedAt()))
+                    ? new Ask.TapStart(request.engine(), request.tap(), request.tappedAt().truncatedTo(ChronoUnit.MILLIS), !Boolean.FALSE.equals(request.timed())) : null;
+            case UNDO_TAP -> all(need("engine", request.engine()), need("tap", request.tap())) ? new Ask.UndoTap(request.engine(), request.tap(), request.reason()) : null;
+            case TYPE_FIGURES -> need("engine", request.engine()) ? new Ask.TypeFigures(request.engine(), request.peak_c(), request.dip_v()) : null;
             case SIGN -> need("password", request.password()) ? new Ask.Sign() : null;
             case AMEND -> need("text", request.text()) ? new Ask.Amend(request.text()) : null;
             case ABANDON -> need("reason", request.reason()) ? new Ask.Abandon(request.reason()) : null;

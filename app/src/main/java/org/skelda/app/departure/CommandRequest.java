@@ -1,5 +1,7 @@
 package org.skelda.app.departure;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
@@ -8,6 +10,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.Tap;
 
 /**
  * One request to a departure; which fields are needed depends on {@code ask}.
@@ -29,6 +32,12 @@ import org.skelda.core.procedure.Seat;
  * @param password the person's own, entered again: sign
  * @param control of the simulated aircraft, e.g. engine-2/fuel: tapControl
  * @param position of that control: tapControl
+ * @param engine whose start is told, 1 to 4: tapStart, undoTap, typeFigures
+ * @param tap what is told of it: tapStart, undoTap
+ * @param tappedAt when, by the person's device: tapStart
+ * @param timed whether it was told as it happened; false for an answer to a question: tapStart
+ * @param peak_c highest temperature read off, degC: typeFigures
+ * @param dip_v lowest volts read off, V: typeFigures
  */
 record CommandRequest(
         @NotNull UUID commandId,
@@ -47,13 +56,21 @@ record CommandRequest(
         @Size(max = 2000) @Nullable String text,
         @Size(max = 200) @Nullable String password,
         @Size(max = 40) @Nullable String control,
-        @Size(max = 40) @Nullable String position) {
+        @Size(max = 40) @Nullable String position,
+        @Min(1) @Max(4) @Nullable Integer engine,
+        @Nullable Tap tap,
+        @Nullable Instant tappedAt,
+        @Nullable Boolean timed,
+        @Nullable Double peak_c,
+        @Nullable Double dip_v) {
 
     /** What can be asked. */
-    enum Kind { TAKE_SEAT, RELEASE_SEAT, HAND_OVER_SEAT, SWAP_ROLES, ANSWER, MEASURE, CONFIRM, DEVIATE, HOLD, RESUME, UNDO, TAP_CONTROL, SIGN, AMEND, ABANDON }
+    enum Kind { TAKE_SEAT, RELEASE_SEAT, HAND_OVER_SEAT, SWAP_ROLES, ANSWER, MEASURE, CONFIRM, DEVIATE, HOLD, RESUME, UNDO, TAP_CONTROL, TAP_START, UNDO_TAP, TYPE_FIGURES,
+        SIGN, AMEND, ABANDON }
 
     /** The same request without its password, which is never stored nor hashed. */
     CommandRequest withoutPassword() {
-        return new CommandRequest(commandId, seen, doneAt, ask, line, procedure, value, unit, reason, overrides, seat, role, to, text, null, control, position);
+        return new CommandRequest(commandId, seen, doneAt, ask, line, procedure, value, unit, reason, overrides, seat, role, to, text, null, control, position, engine,
+                tap, tappedAt, timed, peak_c, dip_v);
     }
 }

@@ -129,21 +129,33 @@ final class EngineWatch {
     List<Event> facts(Departure logged, String watched) {
         List<AttemptReport> all = monitor.attempts();
         List<Event> facts = new ArrayList<>();
-        List<StartRecord> known = logged.starts(engine);
+        List<StartRecord> known = logged.starts(engine).stream().filter(start -> start.tapped() == null).toList();
+        List<Integer> numbers = numbers(logged, all.size());
         for (int i = Math.max(0, known.size() - 1); i < all.size(); i++) {
             Optional<StartRecord> record = i < known.size() ? Optional.of(known.get(i)) : Optional.empty();
-            facts.addAll(AttemptFacts.of(engine, i + 1, all.get(i), record, watched));
+            facts.addAll(AttemptFacts.of(engine, numbers.get(i), all.get(i), record, watched));
         }
         return facts;
     }
 
-    List<AttemptReport> attempts() {
-        return monitor.attempts();
+    /** The numbers that the log gives, or will give, to the attempts seen here: those that the crew tapped have numbers among them. */
+    private List<Integer> numbers(Departure logged, int count) {
+        List<StartRecord> all = logged.starts(engine);
+        List<Integer> numbers = new ArrayList<>(all.stream().filter(start -> start.tapped() == null).map(StartRecord::number).toList());
+        int next = all.isEmpty() ? 1 : all.getLast().number() + 1;
+        while (numbers.size() < count) {
+            numbers.add(next++);
+        }
+        return numbers;
     }
 
-    /** The readings of an attempt that has ended, with the two seconds before it. @param number from 1 */
-    Optional<List<Sample>> samplesOf(int number) {
-        return number <= finished.size() ? Optional.of(finished.get(number - 1)) : Optional.empty();
+    /** An attempt that has ended, with its readings and those of the two seconds before it. */
+    record Finished(AttemptReport report, List<Sample> samples) {}
+
+    /** @param logged the departure; @param number of the attempt in its log */
+    Optional<Finished> finished(Departure logged, int number) {
+        int place = numbers(logged, finished.size()).indexOf(number);
+        return place < 0 || place >= finished.size() ? Optional.empty() : Optional.of(new Finished(monitor.attempts().get(place), finished.get(place)));
     }
 
     /** Readings after a time of the present or last attempt, or of the last seconds when there was none. */
@@ -174,7 +186,7 @@ final class EngineWatch {
                 Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),
                 last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),
                 last == null ? List.of() : last.gaps(), duty, duty.words(now, Double.isNaN(spool) ? 0 : spool),
-                starter && last != null ? monitor.standing(last).starterOn() : null);
+                starter && last != null ? monitor.standing(last).starterOn() : null, null);
     }
 
     private static boolean isRecent(AttemptReport last, Duration since) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.procedure.Packs;
@@ -31,15 +32,17 @@ public class LiveStarts {
     private final Packs packs;
     private final SampleBlocks blocks;
     private final StartHistory history;
+    private final TappedStarts tapped;
     private final ServerClock clock;
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
     private final Cache<TailKey, Optional<UUID>> worked = Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
 
-    LiveStarts(Departures departures, Packs packs, SampleBlocks blocks, StartHistory history, ServerClock clock) {
+    LiveStarts(Departures departures, Packs packs, SampleBlocks blocks, StartHistory history, TappedStarts tapped, ServerClock clock) {
         this.departures = departures;
         this.packs = packs;
         this.blocks = blocks;
         this.history = history;
+        this.tapped = tapped;
         this.clock = clock;
     }
 
@@ -84,10 +87,11 @@ public class LiveStarts {
                 _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history));
     }
 
-    /** The engines of a departure as they stand; built again from what is kept when nobody watches them now. */
+    /** The engines of a departure as they stand, those that are read and those that the crew taps; built again from what is kept. */
     List<StartMessage> all(UUID departureId, long after_us) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).map(profile -> tail(departure, profile).all(after_us, clock.instant())).orElse(List.of());
+        return packs.profileOf(departure.opening()).map(profile -> Stream.concat(tail(departure, profile).all(after_us, clock.instant()).stream(),
+                tapped.all(departure, profile).stream()).toList()).orElse(List.of());
     }
 
     Optional<String> trace(UUID departureId, int engine, int number) {

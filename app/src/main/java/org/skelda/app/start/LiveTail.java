@@ -18,7 +18,7 @@ import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.Feed;
 import org.skelda.core.departure.Person;
-import org.skelda.core.start.AttemptReport;
+import org.skelda.core.departure.TappedEngine;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.feed.FeedLine;
@@ -168,7 +168,8 @@ final class LiveTail {
 
     /** Stores what is due, and tells the log what has changed. */
     private void settle(EngineWatch engine) {
-        List<Event> facts = engine.facts(departures.state(departureId), watched);
+        Departure logged = departures.state(departureId);
+        List<Event> facts = engine.facts(logged, watched);
         if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - BLOCK_us)) {
             List<Sample> samples = engine.takeUnstored();
             if (!samples.isEmpty()) {
@@ -176,7 +177,7 @@ final class LiveTail {
             }
         }
         if (!facts.isEmpty()) {
-            departures.record(departureId, withTraces(engine, facts), actor(), at());
+            departures.record(departureId, withTraces(logged, engine, facts), actor(), at());
         }
     }
 
@@ -186,16 +187,15 @@ final class LiveTail {
     }
 
     /** An attempt that has ended is followed by its trace; its numbers join the engine's history. */
-    private List<Event> withTraces(EngineWatch engine, List<Event> facts) {
+    private List<Event> withTraces(Departure logged, EngineWatch engine, List<Event> facts) {
         List<Event> all = new ArrayList<>();
         for (Event fact : facts) {
             all.add(fact);
             if (fact instanceof Event.AttemptEnded(int _, int number, var _)) {
-                List<Sample> samples = engine.samplesOf(number).orElseThrow();
-                String sha256 = Sha256.hex(trace(engine.engine(), number, samples).getBytes(StandardCharsets.UTF_8));
-                AttemptReport report = engine.attempts().get(number - 1);
-                all.add(new Event.TraceStored(engine.engine(), number, sha256, samples.size()));
-                history.remember(StartHistory.Place.of(departures.state(departureId), engine.engine(), number), report, samples, profile, sha256);
+                EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
+                String sha256 = Sha256.hex(trace(engine.engine(), number, finished.samples()).getBytes(StandardCharsets.UTF_8));
+                all.add(new Event.TraceStored(engine.engine(), number, sha256, finished.samples().size()));
+                history.remember(StartHistory.Place.of(logged, engine.engine(), number), finished.report(), finished.samples(), profile, sha256);
             }
         }
         return all;
@@ -209,14 +209,13 @@ final class LiveTail {
 
     /** The trace of an attempt as CSV; empty when there is none or it still runs. */
     synchronized Optional<String> trace(int engine, int number) {
-        EngineWatch watch = engines.get(engine);
-        return watch == null ? Optional.empty() : watch.samplesOf(number).map(samples -> trace(engine, number, samples));
+        return samples(engine, number).map(samples -> trace(engine, number, samples));
     }
 
     /** The readings of an attempt that has ended. */
     synchronized Optional<List<Sample>> samples(int engine, int number) {
         EngineWatch watch = engines.get(engine);
-        return watch == null ? Optional.empty() : watch.samplesOf(number);
+        return watch == null ? Optional.empty() : watch.finished(departures.state(departureId), number).map(EngineWatch.Finished::samples);
     }
 
     /**
@@ -257,7 +256,15 @@ final class LiveTail {
         return heard == null ? Duration.ofDays(1) : Duration.between(heard, now);
     }
 
+    /** An engine whose start the crew is telling is shown as it tells it. */
+    private boolean isTapped(EngineWatch engine) {
+        return TappedEngine.of(profile, departures.state(departureId), engine.engine()).isPresent();
+    }
+
     private void tell(EngineWatch engine, Instant now) {
+        if (isTapped(engine)) {
+            return;
+        }
         long after_us = told_us.getOrDefault(engine.engine(), Long.MIN_VALUE);
         departures.tell(departureId, "start", () -> message(engine, after_us, now));
         told_us.put(engine.engine(), engine.newest_us());
@@ -273,7 +280,7 @@ final class LiveTail {
 
     /** Every engine as it stands, with the readings after a time. @param after_us on the feed's clock */
     synchronized List<StartMessage> all(long after_us, Instant now) {
-        return engines.values().stream().map(engine -> message(engine, after_us, now)).toList();
+        return engines.values().stream().filter(engine -> !isTapped(engine)).map(engine -> message(engine, after_us, now)).toList();
     }
 
     /** Whether anything has been heard lately, or a start was under way. */

@@ -10,7 +10,10 @@ import org.skelda.core.start.Finding;
 import org.skelda.core.start.Lane;
 import org.skelda.core.start.Ladder;
 import org.skelda.core.start.Margin;
+import org.skelda.core.start.Milestone;
 import org.skelda.core.start.StarterDuty;
+import org.skelda.core.start.Tap;
+import org.skelda.core.start.TappedWatch;
 import org.skelda.core.start.Verdict;
 
 /**
@@ -32,7 +35,23 @@ import org.skelda.core.start.Verdict;
  * @param duty of the starter: the next try, or the one that runs
  * @param dutyWords the same in words
  * @param starterOnSince time since starter on at which the starter last went on; null while it is off
+ * @param taps what the crew can tell of a start that nothing reads; null for one that is read
  */
 public record StartView(int engine, int number, @Nullable Instant startedAt, boolean running, Instant at, Verdict verdict, List<Ladder.Rung> ladder,
         List<Lane> lanes, List<Double> forecast, List<AfterCut.Step> script, List<Finding> findings, List<Margin> margins, @Nullable String outcome,
-        List<AttemptReport.DataGap> gaps, StarterDuty.NextTry duty, String dutyWords, @Nullable Duration starterOnSince) {}
+        List<AttemptReport.DataGap> gaps, StarterDuty.NextTry duty, String dutyWords, @Nullable Duration starterOnSince,
+        @Nullable Taps taps) {
+
+    /**
+     * @param next what comes next if all goes well; null when something is to be done first
+     * @param starter whether the starter is on, as told
+     * @param fuel whether the fuel is on, as told
+     * @param last the newest tap, which can be taken back
+     * @param lastBy whose it was, by the person's id
+     * @param questions that are asked when their time comes, unless the answer comes before
+     * @param wrongs what the crew can say is wrong
+     * @param peakNote how far the typed peak is from the limits; null before it was typed
+     */
+    public record Taps(@Nullable Milestone next, boolean starter, boolean fuel, Tap last, String lastBy, List<TappedWatch.Question> questions,
+            List<TappedWatch.Offer> wrongs, @Nullable String peakNote) {}
+}

@@ -1,9 +1,11 @@
 package org.skelda.core.departure;
 
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.Tap;
 
 /** What a crew member can ask of a departure. */
 public sealed interface Ask {
@@ -48,6 +50,15 @@ public sealed interface Ask {
 
     /** Moves a control of the simulated aircraft. @param control which; @param position to which */
     record TapControl(String control, String position) implements Ask {}
+
+    /** Tells something of a start that nothing reads. @param tappedAt when, by the person's device; @param timed whether it was told as it happened */
+    record TapStart(int engine, Tap tap, Instant tappedAt, boolean timed) implements Ask {}
+
+    /** Takes the newest tap of an engine's start back. @param tap which that is; @param reason needed when it is another person's */
+    record UndoTap(int engine, Tap tap, @Nullable String reason) implements Ask {}
+
+    /** Types what was read off after a start that nothing reads. @param peak_c degC; @param dip_v V; null for what was not read */
+    record TypeFigures(int engine, @Nullable Double peak_c, @Nullable Double dip_v) implements Ask {}
 
     /** Closes the record. */
     record Sign() implements Ask {}

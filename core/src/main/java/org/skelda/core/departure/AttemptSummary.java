@@ -26,4 +26,10 @@ public record AttemptSummary(String outcome, Duration lasted, @Nullable Double p
         return new AttemptSummary(report.outcome().code(), report.lasted(), report.peak() == null ? null : (Double) report.peak().value_c(),
                 figures.timeToLightOff(), figures.timeToIdle(), figures.flowAtLightOff_kgph(), figures.dip_v(), figures.motoring_pct(), figures.starterOn());
     }
+
+    /** With what the crew read off; null leaves what was there. */
+    AttemptSummary typed(@Nullable Double typedPeak_c, @Nullable Double typedDip_v) {
+        return new AttemptSummary(outcome, lasted, typedPeak_c == null ? peak_c : typedPeak_c, timeToLightOff, timeToIdle, flowAtLightOff_kgph,
+                typedDip_v == null ? dip_v : typedDip_v, motoring_pct, starterOn);
+    }
 }

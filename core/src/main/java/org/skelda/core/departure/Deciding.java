@@ -91,6 +91,9 @@ public final class Deciding {
                     : refused(new Refusal.NothingThere("That procedure is not on hold.")));
             case Ask.Undo ask -> onLine(ask.line(), _ -> undo(ask));
             case Ask.TapControl ask -> seated(() -> tapControl(ask));
+            case Ask.TapStart ask -> seated(() -> taps().tap(ask));
+            case Ask.UndoTap ask -> seated(() -> taps().undo(ask));
+            case Ask.TypeFigures ask -> seated(() -> taps().type(ask));
             case Ask.Sign() -> seated(this::sign);
             case Ask.Amend(String text) -> text.isBlank()
                     ? refused(new Refusal.ReasonMissing("an amendment"))
@@ -243,6 +246,10 @@ public final class Deciding {
             return refused(new Refusal.NothingThere("No simulated aircraft is attached; its controls are not here."));
         }
         return guarded(new Event.ControlTapped(ask.control(), ask.position()));
+    }
+
+    private DecidingTaps taps() {
+        return new DecidingTaps(departure, actor, at, command.seen());
     }
 
     private Decision sign() {

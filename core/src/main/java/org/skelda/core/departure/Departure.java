@@ -19,6 +19,7 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.Tap;
 
 /**
  * The state of a departure: nothing but the fold of its log. Immutable; the same log gives the same state.
@@ -231,6 +232,21 @@ public record Departure(
                 case Event.FindingRaised e -> start(e.engine(), e.number(), start -> start.found(e.finding()));
                 case Event.AttemptEnded e -> start(e.engine(), e.number(), start -> start.ended(e.summary()));
                 case Event.TraceStored e -> start(e.engine(), e.number(), start -> start.traced(e.sha256()));
+                case Event.StartTapped e -> {
+                    if (e.tap() == Tap.STARTER_ON) {
+                        starts(e.engine(), attempts -> attempts.add(StartRecord.tapped(e, entry.actor().id())));
+                    } else {
+                        start(e.engine(), e.number(), start -> start.told(e, entry.actor().id()));
+                    }
+                }
+                case Event.StartTapUndone e -> {
+                    if (e.tap() == Tap.STARTER_ON) {
+                        starts(e.engine(), attempts -> attempts.removeIf(start -> start.number() == e.number() && start.tapped() != null));
+                    } else {
+                        start(e.engine(), e.number(), start -> start.untold(e));
+                    }
+                }
+                case Event.StartFiguresTyped e -> start(e.engine(), e.number(), start -> start.typed(e));
             }
         }
 

@@ -11,6 +11,7 @@ import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.start.Tap;
 
 /** What can have happened to a departure. Facts only; whatever depends on the passing of time is told by a view. */
 public sealed interface Event {
@@ -87,6 +88,20 @@ public sealed interface Event {
     /** The attempt's readings are kept. @param sha256 of its trace as CSV, hex; @param samples how many */
     record TraceStored(int engine, int number, String sha256, int samples) implements Event {}
 
+    /**
+     * The crew told something of a start that nothing reads. The starter's going on begins an attempt.
+     *
+     * @param tappedAt when, by the person's device
+     * @param timed whether it was told as it happened, and not in answer to a question
+     */
+    record StartTapped(int engine, int number, Tap tap, Instant tappedAt, boolean timed) implements Event {}
+
+    /** A tap was a slip. @param reason why it was taken back, when it was another person's */
+    record StartTapUndone(int engine, int number, Tap tap, @Nullable String reason) implements Event {}
+
+    /** What the crew read off after a start that nothing reads. Null where it typed nothing. @param peak_c degC; @param dip_v V */
+    record StartFiguresTyped(int engine, int number, @Nullable Double peak_c, @Nullable Double dip_v) implements Event {}
+
     /** What two events must share to be in conflict: a line, a procedure's hold, a seat, a control, an engine's start, the feed,
      * or the departure itself. */
     default String subject() {
@@ -112,6 +127,9 @@ public sealed interface Event {
             case FindingRaised e -> start(e.engine());
             case AttemptEnded e -> start(e.engine());
             case TraceStored e -> start(e.engine());
+            case StartTapped e -> tap(e.engine(), e.tap());
+            case StartTapUndone e -> tap(e.engine(), e.tap());
+            case StartFiguresTyped e -> "figures:engine-" + e.engine();
         };
     }
 
@@ -119,18 +137,13 @@ public sealed interface Event {
         return "line:" + ref;
     }
 
-    static String start(int engine) {
-        return "start:engine-" + engine;
+    /** Two people may tap different things of the same start at the same time. */
+    private static String tap(int engine, Tap tap) {
+        return "tap:engine-" + engine + "/" + tap.name().toLowerCase(java.util.Locale.ROOT);
     }
 
-    /** Whether it is a fact that a feed told, which nobody can take back. */
-    default boolean toldByFeed() {
-        return switch (this) {
-            case FeedAttached _, FeedLost _, AttemptBegan _, MilestoneReached _, FindingRaised _, AttemptEnded _, TraceStored _ -> true;
-            case Opened _, SeatTaken _, SeatReleased _, SeatHandedOver _, RolesSwapped _, LineAnswered _, LineMeasured _, LineConfirmed _,
-                 DeviationRecorded _, ProcedureHeld _, ProcedureResumed _, ClockStarted _, ClockCancelled _, Undone _, Signed _, Amended _,
-                 Abandoned _, ControlTapped _ -> false;
-        };
+    static String start(int engine) {
+        return "start:engine-" + engine;
     }
 
     static String seat(Seat seat) {

@@ -69,8 +69,8 @@ public final class AfterCut {
     private void confirm() {
         boolean ineffective = attempt.findings().stream().anyMatch(finding -> finding.id() == FindingId.CUT_NOT_EFFECTIVE);
         Double flow = standing.flow_kgph();
-        boolean stopped = flow == null || flow <= CutRules.STOPPED_FLOW_kgph;
-        add(ineffective && !stopped ? text("Use the %s: fuel still flows at %.0f kg/h", profile.remedy().secondMeans(), flow)
+        boolean stopped = standing.flowStopped();
+        add(ineffective && !stopped ? text("Use the %s: fuel still flows%s", profile.remedy().secondMeans(), flow == null ? "" : text(" at %.0f kg/h", flow))
                 : text("See flow and %s fall, else use the %s", profile.words(Parameter.TEMPERATURE), profile.remedy().secondMeans()),
                 !standing.fuel() && stopped, null);
     }
@@ -78,10 +78,15 @@ public final class AfterCut {
     private void fire() {
         Optional<Finding> fire = attempt.findings().stream().filter(finding -> finding.id() == FindingId.INTERNAL_FIRE).findFirst();
         if (fire.isPresent()) {
-            Double temperature = standing.temperature_c();
             add(text("Keep it turning until the %s falls: fire inside the engine", profile.words(Parameter.TEMPERATURE)),
-                    temperature != null && temperature < profile.fuel().hottestBefore_c(), null);
+                    isCool(profile.fuel().hottestBefore_c()), null);
         }
+    }
+
+    /** At or under a temperature; where none is read, the crew's stopping the starter says so. */
+    private boolean isCool(double atMost_c) {
+        Double temperature = standing.temperature_c();
+        return temperature != null ? temperature <= atMost_c : standing.firstOff() != null;
     }
 
     private void remedy(StartProfile.Remedy.Step step) {
@@ -102,8 +107,7 @@ public final class AfterCut {
             timed(step, text("Keep turning on the starter %d s, then starter off", seconds(step.time())));
             return;
         }
-        Double temperature = standing.temperature_c();
-        boolean cool = temperature != null && temperature <= untilCool;
+        boolean cool = isCool(untilCool);
         add(text("Keep turning to %.0f degC or less, within the starter's %d s", untilCool, profile.starter().allowed().toSeconds()), cool, null);
         add("Starter off", standing.firstOff() != null, null);
         reached = cool ? standing.firstOff() : null;

@@ -48,7 +48,8 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
         };
     }
 
-    private static String temperature(StartProfile profile, double value) {
+    /** How far a temperature (degC) is from every start limit, in figures. */
+    public static String temperature(StartProfile profile, double value) {
         List<String> all = profile.temperatureLimits().stream()
                 .map(limit -> value <= limit.value() ? text("%.0f below %.0f", limit.value() - value, limit.value())
                         : text("%.0f above %.0f", value - limit.value(), limit.value())).toList();

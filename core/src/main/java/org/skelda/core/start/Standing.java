@@ -16,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param spool_pct start spool, %; null when it is not known
  * @param temperature_c degC; null when it is not known
  * @param flow_kgph kg/h; null when it is not known
+ * @param flowStopped whether nothing says that fuel still flows
  */
 public record Standing(Duration now, boolean fuel, @Nullable Duration cut, boolean starter, @Nullable Duration starterOn,
-        @Nullable Duration starterOff, @Nullable Duration firstOff, @Nullable Double spool_pct, @Nullable Double temperature_c, @Nullable Double flow_kgph) {}
+        @Nullable Duration starterOff, @Nullable Duration firstOff, @Nullable Double spool_pct, @Nullable Double temperature_c, @Nullable Double flow_kgph,
+        boolean flowStopped) {}

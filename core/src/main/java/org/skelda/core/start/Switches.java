@@ -54,9 +54,10 @@ final class Switches {
 
     /** How the engine stands, in times since a moment. */
     Standing standing(long now_us, long since_us, Readings readings) {
+        double flow = readings.value(Parameter.FLOW, now_us);
         return new Standing(since(now_us, since_us), fuel, sinceOrNull(fuelOff_us, since_us), starter, sinceOrNull(starterOn_us, since_us),
                 sinceOrNull(starterOff_us, since_us), sinceOrNull(offAfterCut_us, since_us), known(readings, Parameter.SPOOL, now_us), known(readings, Parameter.TEMPERATURE, now_us),
-                known(readings, Parameter.FLOW, now_us));
+                known(readings, Parameter.FLOW, now_us), !(flow > CutRules.STOPPED_FLOW_kgph));
     }
 
     private static Duration since(long at_us, long since_us) {

@@ -109,18 +109,58 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
 
     private static Verdict toAct(String engine, Attempt a, List<Finding> open) {
         Call call = rank(a, open.getFirst());
-        return switch (call) {
-            case SECOND_MEANS -> new Verdict(call, text("%s: use the %s", engine, a.profile().remedy().secondMeans()), reasons(open),
-                    "The fuel lever did not stop the fuel.", null);
-            case CUT_FUEL -> new Verdict(call, engine + ": cut the fuel", reasons(open), a.switches().starter()
-                    ? "Cutting the fuel does not stop the starter: it stays on." : "", null);
-            case COMPUTER_STOPS -> new Verdict(call, text("%s: the start computer should cut the fuel, %.0f s", engine,
+        if (call == Call.COMPUTER_STOPS) {
+            return new Verdict(call, text("%s: the start computer should cut the fuel, %.0f s", engine,
                     Math.ceil(COMPUTER_WAITS_s - waited_s(a, open.getFirst()))), reasons(open), "If it does not, cut the fuel yourself.", null);
-            case KEEP_TURNING -> new Verdict(call, engine + ": keep it turning, fuel off", reasons(open), "Turning it does not stop fuel that still flows.", null);
-            default -> new Verdict(Call.STOP_STARTER, engine + ": stop the starter", reasons(open),
-                    a.switches().fuel() ? "Stopping the starter leaves the fuel on. If its switch does not end it, take away its "
-                            + (a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR ? "air" : "current") + ", then shut down."
+        }
+        return toAct(engine, call, a.profile(), a.switches().starter(), a.switches().fuel(), reasons(open));
+    }
+
+    /** What to do at once. Each says what it does not do. */
+    private static Verdict toAct(String engine, Call call, StartProfile profile, boolean starter, boolean fuel, List<String> reasons) {
+        return switch (call) {
+            case SECOND_MEANS -> new Verdict(call, text("%s: use the %s", engine, profile.remedy().secondMeans()), reasons,
+                    "The fuel lever did not stop the fuel.", null);
+            case CUT_FUEL -> new Verdict(call, engine + ": cut the fuel", reasons, starter ? "Cutting the fuel does not stop the starter: it stays on." : "", null);
+            case KEEP_TURNING -> new Verdict(call, engine + ": keep it turning, fuel off", reasons, "Turning it does not stop fuel that still flows.", null);
+            default -> new Verdict(Call.STOP_STARTER, engine + ": stop the starter", reasons,
+                    fuel ? "Stopping the starter leaves the fuel on. If its switch does not end it, take away its "
+                            + (profile.drive().manner() == StartProfile.Manner.BLEED_AIR ? "air" : "current") + ", then shut down."
                             : "Fuel stays off.", null);
+        };
+    }
+
+    /**
+     * Of a start that nothing reads: it calls for an act only on what the crew says.
+     *
+     * @param told as the crew told it
+     * @param report the same as a report
+     * @param next what comes next; null when something is to be done first
+     */
+    static Verdict tapped(String engine, StartProfile profile, TappedStart told, AttemptReport report, @Nullable Milestone next) {
+        List<Finding> open = report.findings().stream().filter(finding -> tappedRank(told, finding) != Call.ADVISE)
+                .sorted(Comparator.comparing((Finding finding) -> tappedRank(told, finding)).thenComparing(Finding.IN_ORDER)).toList();
+        if (!open.isEmpty()) {
+            return toAct(engine, tappedRank(told, open.getFirst()), profile, told.starter(), told.fuel(), reasons(open));
+        }
+        if (report.ended()) {
+            return after(engine, report);
+        }
+        if (told.has(Tap.FUEL_OFF)) {
+            return new Verdict(Call.AFTER_CUT, engine + ": fuel is off. Work the steps after a cut.", reasons(report.findings()), "", null);
+        }
+        List<Finding> advice = report.findings();
+        return new Verdict(advice.isEmpty() ? Call.ON_TRACK : Call.ADVISE, engine + ": as you tap it", reasons(advice), "any gauge; watch them yourself", next);
+    }
+
+    /** What is still to be done about what the crew said; ADVISE for nothing. */
+    private static Call tappedRank(TappedStart told, Finding finding) {
+        return switch (finding.action()) {
+            case SECOND_MEANS -> told.has(Tap.FLOW_FALLS) ? Call.ADVISE : Call.SECOND_MEANS;
+            case CUT_FUEL, AUTO_STOP -> told.fuel() && !told.has(Tap.IDLE) ? Call.CUT_FUEL : Call.ADVISE;
+            case KEEP_TURNING -> told.told(Tap.STARTER_OFF).filter(off -> off.at().compareTo(finding.at()) > 0).isPresent() ? Call.ADVISE : Call.KEEP_TURNING;
+            case STOP_STARTER -> !told.starter() ? Call.ADVISE : told.fuel() && finding.id() != FindingId.STARTER_OVERRUN ? Call.CUT_FUEL : Call.STOP_STARTER;
+            case ADVISE -> Call.ADVISE;
         };
     }
 

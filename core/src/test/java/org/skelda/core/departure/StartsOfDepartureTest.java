@@ -30,7 +30,7 @@ class StartsOfDepartureTest {
 
     private final TestLog log = seated();
 
-    private static TestLog seated() {
+    static TestLog seated() {
         List<Procedure> procedures = new ArrayList<>(TestPlans.procedures());
         procedures.add(new Procedure("start", "Start", Procedure.Style.READ_AND_DO, null, 1, "watched", true, null, List.of(
                 new Line.Start(LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))), false));

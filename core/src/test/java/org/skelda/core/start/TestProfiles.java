@@ -5,14 +5,14 @@ import java.util.List;
 import org.skelda.core.limit.Limit;
 
 /** Three made-up types for the core's own tests: by hand on air, by computer on air, by hand on current. */
-final class TestProfiles {
+public final class TestProfiles {
     private TestProfiles() {}
 
     static List<StartProfile> all() {
         return List.of(byHand(), byComputer(), onCurrent());
     }
 
-    static StartProfile byHand() {
+    public static StartProfile byHand() {
         return new StartProfile("TEST-A", "Test A",
                 new StartProfile.Drive(StartProfile.Manner.BLEED_AIR, StartProfile.Engine.JET, StartProfile.Ignition.WITH_FUEL_LEVER, null, false, 12),
                 new StartProfile.Supply(230, null, List.of(new StartProfile.Supply.Point(0, 210)), 3, null, null),

@@ -69,7 +69,8 @@ final class Payloads {
             case Event.Amended e -> node.put("text", e.text());
             case Event.Abandoned e -> node.put("reason", e.reason());
             case Event.FeedAttached _, Event.FeedLost _, Event.ControlTapped _, Event.AttemptBegan _, Event.MilestoneReached _,
-                 Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _ -> StartPayloads.write(node, event);
+                 Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.StartTapped _, Event.StartTapUndone _,
+                 Event.StartFiguresTyped _ -> StartPayloads.write(node, event);
         }
         return node;
     }

@@ -13,10 +13,11 @@ import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.start.Tap;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The payloads of what a feed told and of the simulator's controls, version 1. Times of a start count from its starter on. */
+/** The payloads of what a feed or the crew told of a start, and of the simulator's controls, version 1. Times of a start count from its starter on. */
 final class StartPayloads {
     private static final double NANOS_PER_SECOND = 1e9;
 
@@ -33,6 +34,18 @@ final class StartPayloads {
                     .put("at_s", seconds(e.finding().at())).put("action", e.finding().action().name()).put("reason", e.finding().reason());
             case Event.AttemptEnded e -> summary(attempt(node, e.engine(), e.number()), e.summary());
             case Event.TraceStored e -> attempt(node, e.engine(), e.number()).put("sha256", e.sha256()).put("samples", e.samples());
+            case Event.StartTapped e -> attempt(node, e.engine(), e.number()).put("tap", e.tap().name()).put("tappedAt", e.tappedAt().toString())
+                    .put("timed", e.timed());
+            case Event.StartTapUndone e -> {
+                ObjectNode undone = attempt(node, e.engine(), e.number()).put("tap", e.tap().name());
+                yield e.reason() == null ? undone : undone.put("reason", e.reason());
+            }
+            case Event.StartFiguresTyped e -> {
+                ObjectNode figures = attempt(node, e.engine(), e.number());
+                put(figures, "peak_c", e.peak_c());
+                put(figures, "dip_v", e.dip_v());
+                yield figures;
+            }
             default -> throw new IllegalArgumentException(event.getClass().getSimpleName() + " is not written here");
         };
     }
@@ -49,6 +62,11 @@ final class StartPayloads {
                     duration(node, "at_s"), Action.valueOf(text(node, "action")), text(node, "reason")));
             case "AttemptEnded" -> new Event.AttemptEnded(whole(node, "engine"), whole(node, "number"), summary(node));
             case "TraceStored" -> new Event.TraceStored(whole(node, "engine"), whole(node, "number"), text(node, "sha256"), whole(node, "samples"));
+            case "StartTapped" -> new Event.StartTapped(whole(node, "engine"), whole(node, "number"), Tap.valueOf(text(node, "tap")),
+                    Instant.parse(text(node, "tappedAt")), node.path("timed").booleanValue(true));
+            case "StartTapUndone" -> new Event.StartTapUndone(whole(node, "engine"), whole(node, "number"), Tap.valueOf(text(node, "tap")),
+                    node.has("reason") ? text(node, "reason") : null);
+            case "StartFiguresTyped" -> new Event.StartFiguresTyped(whole(node, "engine"), whole(node, "number"), maybe(node, "peak_c"), maybe(node, "dip_v"));
             default -> throw new InvalidEvent("event type '" + type + "' is not known");
         };
     }

@@ -18,6 +18,7 @@ import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.start.Tap;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -55,7 +56,10 @@ public final class SampleLog {
                         23.4, Duration.ofMillis(58_000))),
                 new Event.AttemptEnded(1, 2, new AttemptSummary("NORMAL", Duration.ofMillis(61_000), null, null, Duration.ofMillis(44_000), null, 18.25,
                         null, Duration.ofMillis(30_000))),
-                new Event.TraceStored(2, 1, "c".repeat(64), 612));
+                new Event.TraceStored(2, 1, "c".repeat(64), 612),
+                new Event.StartTapped(1, 3, Tap.STARTER_ON, BEGIN, true), new Event.StartTapped(1, 3, Tap.NOT_LIT, BEGIN.plusMillis(31_250), false),
+                new Event.StartTapUndone(1, 3, Tap.NOT_LIT, "slip"), new Event.StartTapUndone(1, 3, Tap.STARTER_ON, null),
+                new Event.StartFiguresTyped(1, 3, 612.0, null), new Event.StartFiguresTyped(1, 3, null, 18.5));
     }
 
     static List<LogEntry> entries() {

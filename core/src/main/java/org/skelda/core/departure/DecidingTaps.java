@@ -1,0 +1,134 @@
+package org.skelda.core.departure;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.measure.OutOfRange;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.start.Tap;
+import org.skelda.core.start.TappedStart;
+
+/** Decides what a crew tells of a start that nothing reads. What it tells is taken as it is; only what cannot be is refused. */
+final class DecidingTaps {
+    private static final Duration LATEST_NEWS = Duration.ofMinutes(15);
+    private static final double COLDEST_c = -60;
+    private static final double HOTTEST_c = 1400;
+    private static final double MOST_v = 40;
+
+    private final Departure departure;
+    private final Person actor;
+    private final Instant at;
+    private final long seen;
+
+    /** @param at the time of acceptance; @param seen number of the newest event that the person had before them */
+    DecidingTaps(Departure departure, Person actor, Instant at, long seen) {
+        this.departure = departure;
+        this.actor = actor;
+        this.at = at;
+        this.seen = seen;
+    }
+
+    Decision tap(Ask.TapStart ask) {
+        String engine = "Engine " + ask.engine();
+        if (line(ask.engine()).isEmpty()) {
+            return refused(new Refusal.UnknownLine("start of engine " + ask.engine()));
+        }
+        // A device's clock runs a little ahead now and then; a tap is never later than its acceptance.
+        Instant tappedAt = ask.tappedAt().isAfter(at) ? at : ask.tappedAt();
+        if (tappedAt.isBefore(at.minus(LATEST_NEWS))) {
+            return refused(new Refusal.ImpossibleTime(ask.tappedAt(), at.minus(LATEST_NEWS), at));
+        }
+        StartRecord newest = newest(ask.engine());
+        boolean runs = newest != null && newest.tapped() != null && !newest.tapped().ended();
+        if (!runs && departure.feed() != null && departure.feed().live()) {
+            return nothing("Readings of this aircraft arrive. Taps are for a start that nothing reads.");
+        }
+        if (ask.tap() == Tap.STARTER_ON) {
+            return runs ? nothing(engine + "'s start runs already.")
+                    : accepted(new Event.StartTapped(ask.engine(), newest == null ? 1 : newest.number() + 1, Tap.STARTER_ON, tappedAt, ask.timed()));
+        }
+        if (newest == null || newest.tapped() == null) {
+            return nothing(engine + "'s starter has not been told on. Tap that first.");
+        }
+        String impossible = impossible(ask.tap(), newest.tapped());
+        return impossible != null ? nothing(engine + impossible) : accepted(new Event.StartTapped(ask.engine(), newest.number(), ask.tap(), tappedAt, ask.timed()));
+    }
+
+    /** Why a tap cannot follow those before it; null when it can. */
+    private static @Nullable String impossible(Tap tap, TappedStart told) {
+        if (told.has(tap)) {
+            return tap == Tap.FUEL_ON && told.has(Tap.FUEL_OFF) ? " has had its fuel in this start, and it was cut. Fuel again before the engine has stopped can ruin it:"
+                    + " work the steps after a cut first." : "'s start has that tap already.";
+        }
+        boolean afterCut = tap == Tap.FLOW_FALLS || tap == Tap.FLOW_STAYS || tap == Tap.FIRE;
+        if (afterCut || tap == Tap.FUEL_OFF) {
+            return !told.has(Tap.FUEL_ON) ? " has had no fuel in this start." : afterCut && told.fuel() ? " still has its fuel on." : null;
+        }
+        if (told.ended()) {
+            return "'s start has ended.";
+        }
+        boolean needsFuel = tap == Tap.LIGHT_OFF || tap == Tap.IDLE || tap == Tap.NOT_LIT || tap == Tap.TOO_HOT || tap == Tap.HANGS || tap == Tap.SLOW;
+        return needsFuel && !told.fuel() ? " has no fuel on." : null;
+    }
+
+    /** Only the newest tap can be taken back: what came after it rests on it. */
+    Decision undo(Ask.UndoTap ask) {
+        StartRecord newest = newest(ask.engine());
+        TappedStart told = newest == null ? null : newest.tapped();
+        if (newest == null || told == null || told.last().tap() != ask.tap()) {
+            return nothing("That is not the newest tap of engine " + ask.engine() + "'s start.");
+        }
+        if (line(ask.engine()).filter(departure::complete).isPresent()) {
+            return nothing("The line of engine " + ask.engine() + "'s start is done. Take that back first.");
+        }
+        boolean reasoned = ask.reason() != null && !ask.reason().isBlank();
+        if (!told.last().by().equals(actor.id()) && !reasoned) {
+            return refused(new Refusal.ReasonMissing("taking back another person's tap"));
+        }
+        return accepted(new Event.StartTapUndone(ask.engine(), newest.number(), ask.tap(), reasoned ? ask.reason().strip() : null));
+    }
+
+    Decision type(Ask.TypeFigures ask) {
+        StartRecord newest = newest(ask.engine());
+        if (newest == null || newest.tapped() == null || newest.summary() == null) {
+            return nothing("Engine " + ask.engine() + " has no tapped start that has ended.");
+        }
+        if (ask.peak_c() == null && ask.dip_v() == null) {
+            return nothing("No figure was typed.");
+        }
+        checked("A peak temperature", ask.peak_c(), COLDEST_c, HOTTEST_c, "degC");
+        checked("A dip", ask.dip_v(), 0, MOST_v, "V");
+        return accepted(new Event.StartFiguresTyped(ask.engine(), newest.number(), ask.peak_c(), ask.dip_v()));
+    }
+
+    private static void checked(String quantity, @Nullable Double value, double min, double max, String unit) {
+        if (value != null && !(value >= min && value <= max)) {
+            throw new OutOfRange(quantity, value, min, max, unit, "Type what the gauge showed.");
+        }
+    }
+
+    private @Nullable StartRecord newest(int engine) {
+        return departure.starts(engine).isEmpty() ? null : departure.starts(engine).getLast();
+    }
+
+    private Optional<LineRef> line(int engine) {
+        Function<Line, Boolean> starts = line -> line instanceof Line.Start start && start.engine() == engine;
+        return departure.plan().lines().entrySet().stream().filter(entry -> starts.apply(entry.getValue())).map(java.util.Map.Entry::getKey).findFirst();
+    }
+
+    private Decision accepted(Event event) {
+        long newest = departure.touched().getOrDefault(event.subject(), 0L);
+        return newest > seen ? refused(new Refusal.Conflict(event.subject(), newest)) : Decision.Accepted.of(event);
+    }
+
+    private static Decision nothing(String what) {
+        return refused(new Refusal.NothingThere(what));
+    }
+
+    private static Decision refused(Refusal refusal) {
+        return new Decision.Refused(refusal);
+    }
+}

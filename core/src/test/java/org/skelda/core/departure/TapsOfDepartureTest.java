@@ -1,0 +1,205 @@
+package org.skelda.core.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.skelda.core.departure.TestLog.CAPTAIN;
+import static org.skelda.core.departure.TestLog.OFFICER;
+import static org.skelda.core.departure.TestLog.STRANGER;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+import org.skelda.core.start.AfterCut;
+import org.skelda.core.start.StartProfile;
+import org.skelda.core.start.Tap;
+import org.skelda.core.start.TestProfiles;
+
+/** Starts that the crew taps, in the log of a departure. */
+class TapsOfDepartureTest {
+    private static final LineRef START = LineRef.parse("start/engine");
+    private static final StartProfile JET = TestProfiles.byHand();
+
+    private final TestLog log = StartsOfDepartureTest.seated();
+
+    private void tap(double secondsLater, Tap tap) {
+        tap(CAPTAIN, secondsLater, tap);
+    }
+
+    private void tap(Person person, double secondsLater, Tap tap) {
+        log.pass(Duration.ofMillis(Math.round(secondsLater * 1000)));
+        log.accept(person, new Ask.TapStart(2, tap, log.now(), true));
+    }
+
+    private Refusal refused(Ask ask) {
+        return log.refuse(CAPTAIN, ask);
+    }
+
+    private Ask.TapStart now(Tap tap) {
+        return new Ask.TapStart(2, tap, log.now(), true);
+    }
+
+    private TappedEngine engine() {
+        return TappedEngine.of(JET, log.state(), 2).orElseThrow();
+    }
+
+    private void started() {
+        tap(0, Tap.STARTER_ON);
+        tap(2, Tap.ROTATION);
+        tap(19, Tap.FUEL_ON);
+        tap(3, Tap.LIGHT_OFF);
+        tap(20, Tap.STARTER_OFF);
+        tap(5, Tap.IDLE);
+    }
+
+    @Test
+    void aTappedStartThatCameToIdleOpensItsLineAndKeepsItsNumbers() {
+        started();
+        StartRecord record = log.state().starts(2).getLast();
+        assertThat(record.summary().outcome()).isEqualTo("NORMAL");
+        assertThat(record.summary().timeToLightOff()).isEqualTo(Duration.ofSeconds(3));
+        log.accept(withOfficer(), new Ask.TypeFigures(2, 612.0, null));
+        assertThat(log.state().starts(2).getLast().summary().peak_c()).isEqualTo(612.0);
+        log.accept(CAPTAIN, new Ask.AnswerLine(START));
+        assertThat(log.replayed()).isEqualTo(log.state());
+    }
+
+    private Person withOfficer() {
+        log.accept(OFFICER, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+        return OFFICER;
+    }
+
+    @Test
+    void whatCannotBeIsRefusedAndWhatIsSaidIsTaken() {
+        assertThat(log.refuse(STRANGER, now(Tap.STARTER_ON))).isInstanceOf(Refusal.NotSeated.class);
+        assertThat(refused(new Ask.TapStart(3, Tap.STARTER_ON, log.now(), true))).isInstanceOf(Refusal.UnknownLine.class);
+        assertThat(refused(now(Tap.FUEL_ON))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(new Ask.TapStart(2, Tap.STARTER_ON, log.now().minusSeconds(3600), true))).isInstanceOf(Refusal.ImpossibleTime.class);
+        tap(0, Tap.STARTER_ON);
+        assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(now(Tap.LIGHT_OFF))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(now(Tap.FIRE))).isInstanceOf(Refusal.NothingThere.class);
+        tap(1, Tap.NO_OIL);
+        tap(20, Tap.FUEL_ON);
+        tap(5, Tap.TOO_HOT);
+        tap(1, Tap.FUEL_OFF);
+        assertThat(refused(now(Tap.FUEL_ON))).isEqualTo(new Refusal.NothingThere("Engine 2 has had its fuel in this start, and it was cut. Fuel again before the"
+                + " engine has stopped can ruin it: work the steps after a cut first."));
+        assertThat(refused(new Ask.TypeFigures(2, 700.0, null))).isInstanceOf(Refusal.NothingThere.class);
+        tap(10, Tap.STARTER_OFF);
+        assertThat(refused(new Ask.TypeFigures(2, 7000.0, null))).isInstanceOf(Refusal.ImpossibleValue.class);
+        assertThat(refused(new Ask.TypeFigures(2, null, null))).isInstanceOf(Refusal.NothingThere.class);
+    }
+
+    @Test
+    void aTapIsNeverLaterThanItsAcceptance() {
+        log.accept(CAPTAIN, new Ask.TapStart(2, Tap.STARTER_ON, log.now().plusSeconds(3), true));
+        assertThat(log.state().starts(2).getLast().startedAt()).isEqualTo(log.now());
+    }
+
+    @Test
+    void twoPeopleTapDifferentThingsAtOnceAndTheSameThingOnce() {
+        withOfficer();
+        tap(0, Tap.STARTER_ON);
+        long seen = log.state().seq();
+        tap(1, Tap.ROTATION);
+        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.OIL_RISING)))).isInstanceOf(Decision.Accepted.class);
+        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.ROTATION)))).isInstanceOf(Decision.Refused.class);
+    }
+
+    @Test
+    void theNewestTapIsTakenBackByItsOwnerFreelyAndByAnotherWithAReason() {
+        withOfficer();
+        tap(0, Tap.STARTER_ON);
+        tap(OFFICER, 2, Tap.ROTATION);
+        assertThat(refused(new Ask.UndoTap(2, Tap.STARTER_ON, null))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(new Ask.UndoTap(2, Tap.ROTATION, " "))).isInstanceOf(Refusal.ReasonMissing.class);
+        log.accept(CAPTAIN, new Ask.UndoTap(2, Tap.ROTATION, "nothing turns"));
+        log.accept(CAPTAIN, new Ask.UndoTap(2, Tap.STARTER_ON, null));
+        assertThat(log.state().starts(2)).isEmpty();
+        started();
+        log.accept(CAPTAIN, new Ask.AnswerLine(START));
+        assertThat(refused(new Ask.UndoTap(2, Tap.IDLE, null))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(log.replayed()).isEqualTo(log.state());
+    }
+
+    @Test
+    void withALiveFeedNothingIsTappedExceptTheRestOfAStartThatWasBegunSo() {
+        tap(0, Tap.STARTER_ON);
+        UUID feed = new UUID(3, 3);
+        log.tell(new Event.FeedAttached(feed, "The aircraft", false));
+        tap(2, Tap.ROTATION);
+        tap(30, Tap.STARTER_OFF);
+        assertThat(TappedEngine.of(JET, log.state(), 2)).isEmpty();
+        assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
+        log.tell(new Event.FeedLost(feed, Instant.EPOCH));
+        tap(60, Tap.STARTER_ON);
+        assertThat(log.state().starts(2)).extracting(StartRecord::number).containsExactly(1, 2);
+    }
+
+    @Test
+    void afterACutTheScriptRunsOverTheNextTriesUntilFuelComesOn() {
+        tap(0, Tap.STARTER_ON);
+        tap(20, Tap.FUEL_ON);
+        assertThat(engine().script(log.now())).isEmpty();
+        tap(13, Tap.NOT_LIT);
+        assertThat(now()).startsWith("Fuel lever off");
+        tap(1, Tap.FUEL_OFF);
+        assertThat(now()).startsWith("See flow and EGT fall");
+        tap(4, Tap.FLOW_FALLS);
+        assertThat(now()).startsWith("Keep turning on the starter 30 s");
+        log.pass(Duration.ofSeconds(30));
+        assertThat(now()).startsWith("Starter may engage again once cooled");
+        tap(1, Tap.STARTER_OFF);
+        assertThat(engine().duty(log.now()).number()).isEqualTo(2);
+        assertThat(engine().duty(log.now()).allowedAt()).isEqualTo(log.now().plusSeconds(45));
+        tap(60, Tap.STARTER_ON);
+        assertThat(engine().script(log.now())).isNotEmpty();
+        tap(22, Tap.FUEL_ON);
+        assertThat(engine().script(log.now())).isEmpty();
+        assertThat(log.state().starts(2)).hasSize(2);
+    }
+
+    private String now() {
+        List<AfterCut.Step> steps = engine().script(log.now());
+        return steps.stream().filter(step -> step.state() == AfterCut.State.NOW).findFirst().orElseThrow().words();
+    }
+
+    static LongStream seeds() {
+        return LongStream.range(0, 120);
+    }
+
+    /** Whatever two people tap, take back and type: the log tells it all, what is refused changes nothing, and attempts are numbered on. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void replayOfEverySequenceGivesTheSameState(long seed) {
+        withOfficer();
+        SplittableRandom random = new SplittableRandom(seed);
+        for (int i = 0; i < 80; i++) {
+            log.pass(Duration.ofMillis(random.nextInt(20_000)));
+            Tap tap = Tap.values()[random.nextInt(Tap.values().length)];
+            Ask ask = switch (random.nextInt(8)) {
+                case 0 -> new Ask.UndoTap(2, tap, random.nextBoolean() ? "slip" : null);
+                case 1 -> new Ask.TypeFigures(2, random.nextDouble(-100, 1500), random.nextBoolean() ? 17.5 : null);
+                default -> new Ask.TapStart(2, tap, log.now().minusMillis(random.nextInt(-2000, 4000)), random.nextBoolean());
+            };
+            Departure before = log.state();
+            if (!(log.ask(random.nextBoolean() ? CAPTAIN : OFFICER, ask) instanceof Decision.Accepted)) {
+                assertThat(log.state()).isSameAs(before);
+            }
+            TappedEngine.of(JET, log.state(), 2).ifPresent(engine -> assertThat(engine.script(log.now())).doesNotContainNull());
+        }
+        assertThat(log.replayed()).isEqualTo(log.state());
+        List<Integer> numbers = log.state().starts(2).stream().map(StartRecord::number).toList();
+        assertThat(numbers).isEqualTo(IntStream.rangeClosed(1, numbers.size()).boxed().toList());
+        assertThat(log.state().starts(2)).allSatisfy(start -> assertThat(start.summary() != null).isEqualTo(start.tapped().ended()));
+    }
+}
