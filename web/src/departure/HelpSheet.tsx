@@ -10,6 +10,7 @@ import { goLetters } from './work';
 const KEYS: [string, string][] = [
   ['Space', 'answer the line, or go on'], ['Enter', 'enter a value; acknowledge a caution'], ['0–9', 'type a measurement'],
   ['↑ ↓', 'look back and ahead'], ['D', 'record a deviation'], ['H', 'hold with a reason'], ['L', 'done earlier'], ['U', 'take back'],
+  ['1–9', 'a start by taps: tell a rung'], ['Y N', 'answer its question'], ['O X', 'fuel is off, starter is off'], ['W', 'say what is wrong'], ['⌫', 'take the newest tap back'],
   ['C', 'clocks'], ['S', 'seats and roles'], ['/', 'find a line'], ['?', 'this sheet'], ['Esc', 'step out'],
 ];
 

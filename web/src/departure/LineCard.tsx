@@ -38,7 +38,7 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
       <Outcome line={line} />
       {view.gate && <GateCard gate={view.gate} meanwhile={meanwhile} />}
       {!complete && !view.gate && text.kind === 'MEASURE' && (
-        <MeasureEntry line={line} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
+        <MeasureEntry label={text.label} unit={text.measure?.unit ?? ''} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
       )}
       <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
     </article>

@@ -73,6 +73,8 @@ export function ProcedureDesk({ work, go, idle, ready }: {
     if (key === 'L' && line && !isComplete(line)) { setDialog('late'); return true; }
     if (key === 'U' && undoable) { setDialog('undo'); return true; }
     if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && goOn) { goOn(); return true; }
+    // The start's own desk has the key until its engine is at idle.
+    if (line?.text.kind === 'START' && line.view.gate && key === ' ') return false;
     return answering.press(key, typing, setTyping);
   }, !idle && dialog === null);
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { DepartureView, LogEvent, Problem } from '../api/client';
+import type { DepartureView, LogEvent, Problem, StartMessage } from '../api/client';
 import { begin, reduce } from './liveState';
 
 const view = (seq: number, at = '2026-05-04T10:00:00Z') => ({ seq, at }) as DepartureView;
@@ -36,5 +36,22 @@ describe('what a page knows of a live departure', () => {
     const lost = reduce(begin(view(1)), { type: 'silent' });
     expect(lost.link).toBe('lost');
     expect(reduce(lost, { type: 'heard' }).link).toBe('live');
+  });
+
+  it('never compares the clock of a tapped start with that of a feed', () => {
+    const told = (at: string, tapped: boolean) => ({ view: { engine: 2, at, running: true, taps: tapped ? {} : undefined }, samples: [] }) as unknown as StartMessage;
+    const read = reduce(begin(view(1)), { type: 'engine', message: told('2026-05-04T10:09:00Z', false), at: 1 });
+    const tapped = reduce(read, { type: 'engine', message: told('2026-05-04T10:00:00Z', true), at: 2 });
+    expect(tapped.engines[2]).toMatchObject({ heardAt: 2, samples: [], view: { at: '2026-05-04T10:00:00Z' } });
+    const older = reduce(tapped, { type: 'engine', message: told('2026-05-04T09:59:00Z', true), at: 3 });
+    expect(older.engines[2]?.heardAt).toBe(2);
+  });
+
+  it('forgets a tapped start whose first tap was taken back', () => {
+    const message = { view: { engine: 2, at: '2026-05-04T10:00:00Z', running: true, taps: {} }, samples: [] } as unknown as StartMessage;
+    const tapped = reduce(begin(view(1)), { type: 'engine', message, at: 1 });
+    const undone = (tap: string) => ({ seq: 9, type: 'StartTapUndone', payload: { engine: 2, tap } }) as unknown as LogEvent;
+    expect(reduce(tapped, { type: 'logged', event: undone('ROTATION') }).engines[2]).toBeDefined();
+    expect(reduce(tapped, { type: 'logged', event: undone('STARTER_ON') }).engines[2]).toBeUndefined();
   });
 });

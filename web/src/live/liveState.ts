@@ -54,12 +54,24 @@ const MOST_SAMPLES = 6000;
 
 /** Readings join those that are known, in the order of time and each once; those of an earlier attempt go. */
 function withReadings(known: EngineLive | undefined, message: StartMessage, at: number): EngineLive {
+  const isOlder = known !== undefined && Date.parse(known.view.at) > Date.parse(message.view.at);
+  // A start that is tapped runs on the server's clock, one that is read on the feed's own: the two are never compared.
+  const isOfKind = known !== undefined && (known.view.taps !== undefined) === (message.view.taps !== undefined);
+  if (message.view.taps) return isOlder && isOfKind ? known : { view: message.view, samples: [], heardAt: at };
   const last = known?.samples.at(-1)?.[0] ?? Number.NEGATIVE_INFINITY;
   const fresh = message.samples.filter((row) => (row[0] ?? 0) > last);
-  const view = known && Date.parse(known.view.at) > Date.parse(message.view.at) ? known.view : message.view;
+  const view = isOlder && isOfKind ? known.view : message.view;
   const begin = view.startedAt ? Date.parse(view.startedAt) - BEFORE_STARTER_MS : Number.NEGATIVE_INFINITY;
   const samples = [...(known?.samples ?? []), ...fresh].filter((row) => (row[0] ?? 0) >= begin).slice(-MOST_SAMPLES);
   return { view, samples, heardAt: fresh.length > 0 ? at : (known?.heardAt ?? at) };
+}
+
+/** A start whose first tap was taken back was none. */
+function withoutTakenBack(engines: LiveState['engines'], event: LogEvent): LiveState['engines'] {
+  if (event.type !== 'StartTapUndone') return engines;
+  const { tap, engine } = event.payload as unknown as { tap: string; engine: number };
+  if (tap !== 'STARTER_ON') return engines;
+  return Object.fromEntries(Object.entries(engines).filter(([number]) => Number(number) !== engine));
 }
 
 export function reduce(state: LiveState, action: LiveAction): LiveState {
@@ -69,7 +81,7 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
     case 'silent':
       return state.link === 'lost' ? state : { ...state, link: 'lost' };
     case 'logged':
-      return { ...state, events: withEvent(state.events, action.event) };
+      return { ...state, events: withEvent(state.events, action.event), engines: withoutTakenBack(state.engines, action.event) };
     case 'viewed':
       return { ...state, view: newer(state.view, action.view) };
     case 'beat':

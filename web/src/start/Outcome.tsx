@@ -24,8 +24,8 @@ export function Outcome({ engine, live }: { engine: number; live: EngineLive }) 
   return (
     <section className={styles.strip} aria-label="Expected against got">
       <p className="small"><b>Attempt {record.number}: {inLowerWords(live.view.outcome ?? '')}.</b>{' '}
-        <Link to={`/departures/${page.id}/starts/${engine}/${record.number}`}>Replay</Link>{' '}
-        <a href={`/api/departures/${page.id}/starts/${engine}/${record.number}/trace`} download>Trace as CSV</a></p>
+        {record.tapped ? <>As you tapped it.{live.view.taps?.peakNote && ` Peak ${live.view.taps.peakNote} °C.`}</> : <><Link to={`/departures/${page.id}/starts/${engine}/${record.number}`}>Replay</Link>{' '}
+        <a href={`/api/departures/${page.id}/starts/${engine}/${record.number}/trace`} download>Trace as CSV</a></>}</p>
       {rows.map((row) => (
         <span key={row.words}><b>{shown(row.got ?? 0, row.decimals)} {row.unit}</b>{' '}
           <small>{row.words}{row.range ? `, usually ${shown(row.range.lowest, row.decimals)} to ${shown(row.range.highest, row.decimals)}${outside(row.got ?? 0, row.range)}` : ''}</small></span>

@@ -2,6 +2,7 @@ import type { EngineLive } from '../live/liveState';
 import { useDeparture } from '../departure/departureContext';
 import styles from '../departure/ClocksRail.module.css';
 import { countdown, isoDuration } from '../ui/time';
+import { serverClock } from '../live/useServerNow';
 import { useMonotonic } from './useMonotonic';
 
 /** The clocks of engines that are being started: since the starter, how long it may stay on, and how long it cools. */
@@ -13,10 +14,10 @@ export function StartClocks() {
 
 function EngineClocks({ live, now }: { live: EngineLive; now: number }) {
   const { view } = live;
-  const newest = live.samples.at(-1)?.[0];
+  const newest = view.taps ? Date.parse(view.at) : live.samples.at(-1)?.[0];
   if (!newest || !view.startedAt) return null;
-  // Time on the feed's own clock: the newest reading, and what has passed on the page since it came.
-  const feedNow = newest + (now - live.heardAt);
+  // Time on the feed's own clock: the newest reading, or the server's word of a tapped start, and what has passed on the page since it came.
+  const feedNow = newest + (now - live.heardAt) * serverClock.speed();
   const cools = Date.parse(view.duty.allowedAt) - feedNow;
   const since = feedNow - Date.parse(view.startedAt);
   const left = view.starterOnSince ? isoDuration(view.duty.mayLast) - (since - isoDuration(view.starterOnSince)) : 0;

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useState } from 'react';
 import { Announcer } from '../ui/Announcer';
 import { Key } from '../ui/Key';
 import { useDeparture, type WorkLine } from '../departure/departureContext';
@@ -11,17 +12,23 @@ import { Outcome } from './Outcome';
 import { Script } from './Script';
 import { SimulatorControls } from './SimulatorControls';
 import styles from './StartDesk.module.css';
+import { TapDesk } from './TapDesk';
 import { loudness, silentSince, worstFirst } from './startWords';
 import { useMonotonic } from './useMonotonic';
 import { VerdictBar } from './VerdictBar';
 
 /** The desk of an engine start: what to do now over the whole width, what to look for, what is read, and what follows. */
 export function StartDesk({ line, answering, open }: { line: WorkLine; answering: Answering; open: (dialog: Dialog) => void }) {
-  const { state } = useDeparture();
+  const { state, mine } = useDeparture();
+  const [telling, setTelling] = useState(false);
   const number = line.text.engine ?? 1;
   const engine = state.engines[number];
   const now = useMonotonic();
   const bars = worstFirst(Object.values(state.engines).filter((one) => one.view.engine === number || one.view.running), now, state.link);
+  const live = state.view.feed !== undefined && state.view.feed.lostAt === undefined;
+  // A start that was read until its feed was lost is told only when the crew wants it so.
+  const lost = !live && engine?.view.running === true && !engine.view.taps;
+  const told = mine !== null && state.sheet !== null && (engine?.view.taps !== undefined || (line.view.state === 'OPEN' && !live && (!lost || telling)));
   const script = engine && engine.view.script.length > 0;
   return (
     <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
@@ -30,7 +37,12 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} live={one} silent={silentSince(one, now, state.link)} link={state.link} />)}
       {(!engine || !engine.view.running) && !script && line.view.state === 'OPEN' && !engine?.view.outcome && <ExpectedStrip engine={number} hardToSee={line.text.hardToSee} />}
       {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
-      <div className={styles.columns}>
+      {told && (
+        <TapDesk key={number} engine={number} live={engine} underWay={lost} settled={line.view.state !== 'OPEN'} urgent={engine !== undefined && loudness(engine.view.verdict.call) === 'act'}>
+          <Controls line={line} answering={answering} open={open} />
+        </TapDesk>
+      )}
+      {!told && <div className={styles.columns}>
         <div>
           {script ? <Script steps={engine.view.script} duty={engine.view.starterOnSince ? null : engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
             : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
@@ -38,8 +50,9 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
           <Controls line={line} answering={answering} open={open} />
         </div>
         {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silentSince(engine, now, state.link)} /> : <NoReadings />}
-      </div>
-      <SimulatorControls engine={number} />
+      </div>}
+      {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
+      {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
       <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `Engine ${number}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
   );
@@ -63,7 +76,7 @@ function NoReadings() {
   return (
     <div className={styles.none}>
       <p><b>No readings arrive for this engine.</b></p>
-      <p>Start it by the aircraft's own gauges and its procedure, or attach the simulated aircraft below to rehearse.</p>
+      <p>Start it by the aircraft's own gauges and its procedure. With a seat you can tell the start by taps, or rehearse on the simulated aircraft.</p>
     </div>
   );
 }

@@ -22,7 +22,7 @@ export function VerdictBar({ engine, live, silent, link }: VerdictBarProps) {
   const [words = '', ...rest] = all.split('. ');
   const said = !verdict ? 'no feed' : blind ? 'no data' : words;
   const why = !verdict ? ['Nothing is watched. Use the aircraft\'s gauges.']
-    : blind ? [`Use the aircraft's gauges.${link === 'lost' ? ' This page has lost its link.' : ''}`, ...(silent ? [] : verdict.reasons)] : [...rest, ...verdict.reasons];
+    : blind ? [`Use the aircraft's gauges.${link === 'lost' ? ' This page has lost its link.' : ''}`, ...(silent ? [] : verdict.reasons)] : [...rest, ...verdict.reasons, ...(link === 'lost' ? ['This page has lost its link; your taps are sent when it is back.'] : [])];
   const next = live?.view.ladder.find((rung) => rung.state === 'NOW');
   const note = blind || !verdict ? '' : verdict.note;
   return (

@@ -19,9 +19,9 @@ export function loudness(call: StartView['verdict']['call']): Loudness {
   }
 }
 
-/** Whether a running start has gone without a reading for too long, or the page without its link. */
+/** Whether a running start has gone without a reading for too long, or the page without its link. One that is tapped has none to miss. */
 export function silentSince(live: EngineLive, now: number, link: LiveState['link']): boolean {
-  return live.view.running && (link === 'lost' || now - live.heardAt > SILENT_IN_START_MS);
+  return live.view.running && !live.view.taps && (link === 'lost' || now - live.heardAt > SILENT_IN_START_MS);
 }
 
 /** The engines with the worst verdict first; one without data counts as blind. */

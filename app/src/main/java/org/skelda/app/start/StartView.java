@@ -47,11 +47,12 @@ public record StartView(int engine, int number, @Nullable Instant startedAt, boo
      * @param starter whether the starter is on, as told
      * @param fuel whether the fuel is on, as told
      * @param last the newest tap, which can be taken back
+     * @param lastWords the same in words
      * @param lastBy whose it was, by the person's id
      * @param questions that are asked when their time comes, unless the answer comes before
      * @param wrongs what the crew can say is wrong
      * @param peakNote how far the typed peak is from the limits; null before it was typed
      */
-    public record Taps(@Nullable Milestone next, boolean starter, boolean fuel, Tap last, String lastBy, List<TappedWatch.Question> questions,
+    public record Taps(@Nullable Milestone next, boolean starter, boolean fuel, Tap last, String lastWords, String lastBy, List<TappedWatch.Question> questions,
             List<TappedWatch.Offer> wrongs, @Nullable String peakNote) {}
 }

@@ -106,7 +106,8 @@ class TappedStarts {
         StarterDuty.NextTry duty = tapped.duty(now);
         List<AfterCut.Step> script = tapped.script(now);
         AttemptSummary summary = tapped.newest().summary();
-        StartView.Taps taps = new StartView.Taps(watch.next(), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(), tapped.told().last().by(),
+        StartView.Taps taps = new StartView.Taps(watch.next(), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(), tapped.told().last().tap().words(),
+                tapped.told().last().by(),
                 watch.questions(), watch.wrongs(), peakNote(profile, summary));
         return new StartView(engine, tapped.newest().number(), tapped.newest().startedAt(), runs, now, watch.verdict("Engine " + engine, since),
                 watch.ladder(since), List.of(), List.of(), script, tapped.told().findings(), List.of(),

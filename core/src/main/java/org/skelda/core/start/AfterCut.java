@@ -104,6 +104,12 @@ public final class AfterCut {
     private void keepTurning(StartProfile.Remedy.Step step) {
         Double untilCool = step.untilCool_c();
         if (untilCool == null) {
+            Duration stopped = standing.firstOff();
+            if (reached != null && stopped != null && step.time() != null && stopped.compareTo(reached.plus(step.time())) < 0) {
+                add(text("Turned on the starter %d s of %d s", Math.max(0, stopped.minus(reached).toSeconds()), seconds(step.time())), true, null);
+                reached = stopped;
+                return;
+            }
             timed(step, text("Keep turning on the starter %d s, then starter off", seconds(step.time())));
             return;
         }

@@ -126,7 +126,7 @@ public record TappedStart(List<Told> taps) {
         for (Told told : taps) {
             FindingId says = told.tap().says();
             if (says != null) {
-                all.add(new Finding(says, told.at(), action(says, told.at()), text("The crew says so, %.1f s after the starter.", told.at().toNanos() / 1e9)));
+                all.add(new Finding(says, told.at(), action(says, told.at()), text("The crew says: %s, %.1f s after the starter.", told.tap().words(), told.at().toNanos() / 1e9)));
             }
             if (told.tap() == Tap.STARTER_OFF && fuelAt(told.at()) && !before(Tap.LIGHT_OFF, told.at())) {
                 all.add(new Finding(FindingId.STARTER_EARLY_OUT, told.at(), Action.CUT_FUEL, "The starter is off with fuel on, and the engine is not lit."));

@@ -150,7 +150,7 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
             return new Verdict(Call.AFTER_CUT, engine + ": fuel is off. Work the steps after a cut.", reasons(report.findings()), "", null);
         }
         List<Finding> advice = report.findings();
-        return new Verdict(advice.isEmpty() ? Call.ON_TRACK : Call.ADVISE, engine + ": as you tap it", reasons(advice), "any gauge; watch them yourself", next);
+        return new Verdict(advice.isEmpty() ? Call.ON_TRACK : Call.ADVISE, engine + ": as you tap it", reasons(advice), "every gauge; read them yourself", next);
     }
 
     /** What is still to be done about what the crew said; ADVISE for nothing. */

@@ -168,6 +168,18 @@ class TapsOfDepartureTest {
         assertThat(log.state().starts(2)).hasSize(2);
     }
 
+    @Test
+    void turningThatWasStoppedEarlyIsSaidAsItWas() {
+        tap(0, Tap.STARTER_ON);
+        tap(20, Tap.FUEL_ON);
+        tap(13, Tap.NOT_LIT);
+        tap(1, Tap.FUEL_OFF);
+        tap(4, Tap.FLOW_FALLS);
+        tap(8, Tap.STARTER_OFF);
+        assertThat(engine().script(log.now())).extracting(AfterCut.Step::words).contains("Turned on the starter 12 s of 30 s");
+        assertThat(now()).startsWith("Starter may engage again once cooled");
+    }
+
     private String now() {
         List<AfterCut.Step> steps = engine().script(log.now());
         return steps.stream().filter(step -> step.state() == AfterCut.State.NOW).findFirst().orElseThrow().words();

@@ -65,7 +65,7 @@ class TappedStartTest {
         assertThat(asked(JET, start, 31.9)).isEmpty();
         assertThat(asked(JET, start, 32)).containsExactly("12 s since fuel: lit?");
         assertThat(verdict(start, 60).call()).isEqualTo(Verdict.Call.ON_TRACK);
-        assertThat(verdict(start, 60).note()).contains("any gauge");
+        assertThat(verdict(start, 60).note()).contains("every gauge");
     }
 
     @Test
@@ -73,7 +73,7 @@ class TappedStartTest {
         TappedStart start = taps(Tap.ROTATION, 1, Tap.OIL_RISING, 4, Tap.FAN_ROTATION, 9, Tap.FUEL_ON, 20, Tap.NOT_LIT, 33);
         Verdict verdict = verdict(start, 33.1);
         assertThat(verdict.sentence()).isEqualTo("Engine 2: cut the fuel");
-        assertThat(verdict.reasons()).containsExactly("The crew says so, 33.0 s after the starter.");
+        assertThat(verdict.reasons()).containsExactly("The crew says: not lit, 33.0 s after the starter.");
         assertThat(verdict.note()).isEqualTo("Cutting the fuel does not stop the starter: it stays on.");
         assertThat(start.outcome().code()).isEqualTo("NO_LIGHT_OFF");
         assertThat(asked(JET, start, 34)).isEmpty();
