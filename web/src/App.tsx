@@ -2,9 +2,10 @@ import { Route, Routes } from 'react-router';
 import { DeparturePage } from './departure/DeparturePage';
 import { SignInPage } from './people/SignInPage';
 import { useSession } from './people/useSession';
+import { FeedsPage } from './feed/FeedsPage';
 import { LogbookPage } from './logbook/LogbookPage';
-import { ReplayPage } from './traces/ReplayPage';
-import { TracesPage } from './traces/TracesPage';
+import { ReplayPage } from './trace/ReplayPage';
+import { TracesPage } from './trace/TracesPage';
 import { TodayPage } from './today/TodayPage';
 import { PlainPage } from './ui/PlainPage';
 
@@ -30,6 +31,7 @@ export function App() {
       <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
       <Route path="/traces" element={<TracesPage />} />
       <Route path="/traces/:id" element={<ReplayPage />} />
+      <Route path="/feeds" element={<FeedsPage />} />
       <Route path="/logbook" element={<LogbookPage />} />
       <Route path="/sign-in" element={<TodayPage person={person} />} />
       <Route path="*" element={<PlainPage title="No such page"><p>There is nothing at this address. <a href="/">Go to Today</a>.</p></PlainPage>} />

@@ -4,7 +4,7 @@ import { answered, api, type Schemas } from '../api/client';
 import { inLowerWords } from '../start/startWords';
 import { PageHead } from '../ui/PageHead';
 import { isoDuration, utc } from '../ui/time';
-import styles from '../traces/TracesPage.module.css';
+import styles from '../trace/TracesPage.module.css';
 
 /** Signed departures, the newest first, with what became of their starts. */
 export function LogbookPage() {
@@ -38,7 +38,7 @@ function Row({ row }: { row: Schemas['LogbookRow'] }) {
         {row.starts.length === 0 && <small>none watched</small>}
         {row.starts.map((start) => (
           <small key={`${start.engine} ${start.number}`}>
-            {start.summary ? <Link to={`/departures/${row.id}/starts/${start.engine}/${start.number}`}>Engine {start.engine}, attempt {start.number}</Link> : `Engine ${start.engine}, attempt ${start.number}`}
+            {start.summary && !start.tapped ? <Link to={`/departures/${row.id}/starts/${start.engine}/${start.number}`}>Engine {start.engine}, attempt {start.number}</Link> : `Engine ${start.engine}, attempt ${start.number}${start.tapped ? ', tapped' : ''}`}
             : {start.summary ? figures(start.summary) : 'not ended'}
           </small>
         ))}

@@ -1,9 +1,11 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { Announcer } from '../ui/Announcer';
 import { Key } from '../ui/Key';
 import { useDeparture, type WorkLine } from '../departure/departureContext';
 import type { Dialog } from '../departure/ProcedureDesk';
+import { goLetters } from '../departure/work';
 import type { Answering } from '../departure/useAnswering';
 import { ExpectedStrip } from './ExpectedStrip';
 import { LadderList } from './LadderList';
@@ -53,8 +55,23 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       </div>}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
       {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
+      {script && <WrongList />}
       <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `Engine ${number}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
+  );
+}
+
+/** After a cut, the operator's list for it is one press away. */
+function WrongList() {
+  const { page, works } = useDeparture();
+  const navigate = useNavigate();
+  const place = works.findIndex((work) => work.text.abnormal);
+  const list = works[place];
+  if (!list || list.view.state === 'DONE') return null;
+  return (
+    <Button className={styles.list} onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)} rightSection={<><Key name="G" /> <Key name={goLetters(works.map((work) => work.text.title))[place] ?? ''} /></>}>
+      Work the list: {list.text.title}
+    </Button>
   );
 }
 

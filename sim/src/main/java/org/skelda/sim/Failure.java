@@ -26,6 +26,8 @@ public enum Failure {
     INTERNAL_FIRE("internal fire after a cut"),
     /** Nothing arrives any more from some seconds after light-off. */
     FEED_LOST("feed lost"),
+    /** Nothing arrives for twelve seconds, from some seconds after light-off. */
+    FEED_INTERRUPTED("feed interrupted"),
     /** The temperature sensor keeps saying the same from some seconds after light-off. */
     SENSOR_FROZEN("temperature sensor frozen");
 

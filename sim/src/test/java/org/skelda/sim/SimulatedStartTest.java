@@ -84,6 +84,8 @@ class SimulatedStartTest {
     void aLostFeedLeavesTheOutcomeOpenAndAFrozenSensorSaysTheSame() {
         List<Sample> lost = SimulatedStart.of(JET).with(Failure.FEED_LOST).samples(LASTS_s);
         assertThat(lost.getLast().at_us()).isLessThan(30_000_000);
+        List<AttemptReport.DataGap> gaps = judged(SimulatedStart.of(JET).with(Failure.FEED_INTERRUPTED)).gaps();
+        assertThat(gaps).isNotEmpty().allSatisfy(gap -> assertThat(gap.to().minus(gap.from()).toMillis()).isBetween(11_800L, 12_300L));
         List<Sample> frozen = SimulatedStart.of(JET).with(Failure.SENSOR_FROZEN).samples(60);
         assertThat(frozen.subList(frozen.size() - 200, frozen.size())).allMatch(sample -> sample.temperature_c() == frozen.getLast().temperature_c());
     }

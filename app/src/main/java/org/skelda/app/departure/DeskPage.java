@@ -35,13 +35,13 @@ record DeskPage(
                 plan.procedures().stream().map(ProcedureText::of).toList(), List.copyOf(plan.type().maps().values()), view);
     }
 
-    /** A procedure's words. */
+    /** A procedure's words. @param abnormal whether it is worked only after something went wrong */
     record ProcedureText(
             String id, String title, Procedure.Style style, @Nullable Seat seat, int strand, String how, @Nullable String map,
-            List<LineText> lines) {
+            boolean abnormal, List<LineText> lines) {
         static ProcedureText of(Procedure procedure) {
             return new ProcedureText(procedure.id(), procedure.title(), procedure.style(), procedure.seat(), procedure.strand(),
-                    procedure.how(), procedure.map(), procedure.lines().stream().map(line -> LineText.of(procedure.ref(line), line)).toList());
+                    procedure.how(), procedure.map(), procedure.abnormal(), procedure.lines().stream().map(line -> LineText.of(procedure.ref(line), line)).toList());
         }
     }
 

@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -77,13 +79,22 @@ class FeedController {
     /** @param token shown this once */
     record IssuedFeed(UUID id, String tail, String label, String token) {}
 
+    /** @param tails of the operator, for issuing another; @param feeds the newest first */
+    record Overview(List<String> tails, List<Feeds.Listed> feeds) {}
+
+    @GetMapping
+    Overview all(@AuthenticationPrincipal SignedIn person) {
+        administrator(person);
+        return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()));
+    }
+
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     IssuedFeed issue(@Valid @RequestBody FeedRequest request, @AuthenticationPrincipal SignedIn person) {
         administrator(person);
         if (fleet.find(person.operatorId(), request.tail()).isEmpty()) {
             throw new ProblemException(Problems.badRequest("The request does not fit.")
-                    .with(java.util.List.of(new Problem.Violation("tail", "is no tail of your operator"))));
+                    .with(List.of(new Problem.Violation("tail", "is no tail of your operator"))));
         }
         Feeds.Issued issued = feeds.issue(person.operatorId(), request.tail(), request.label(), false, person.id(), clock.instant());
         return new IssuedFeed(issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());

@@ -7,8 +7,10 @@ import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.skelda.formats.record.Sha256;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -46,6 +48,16 @@ public class Feeds {
     public boolean revoke(UUID id, String operatorId, String by, Instant at) {
         return database.sql("update feed set revoked_at = ?, revoked_by = ? where id = ? and operator_id = ? and revoked_at is null")
                 .params(Timestamp.from(at), by, id, operatorId).update() == 1;
+    }
+
+    /** @param revokedAt null while its token is good */
+    record Listed(UUID id, String tail, String label, Instant issuedAt, @Nullable Instant revokedAt) {}
+
+    /** An operator's own feeds, the newest first; those of simulated aircraft come and go by themselves. */
+    List<Listed> listed(String operatorId) {
+        return database.sql("select id, tail, label, issued_at, revoked_at from feed where operator_id = ? and simulated = false order by issued_at desc, id desc")
+                .params(operatorId).query((row, _) -> new Listed(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getTimestamp(4).toInstant(),
+                        row.getTimestamp(5) == null ? null : row.getTimestamp(5).toInstant())).list();
     }
 
     /** Revokes every simulated feed of the time before: their tokens went with the server that held them. */

@@ -39,6 +39,11 @@ public class Fleet {
         return find(operatorId, registration).orElseThrow(() -> new IllegalArgumentException("there is no tail " + registration));
     }
 
+    /** Registrations of all tails of an operator, in their order. */
+    public List<String> tails(String operatorId) {
+        return database.sql("select registration from tail where operator_id = ? order by registration").params(operatorId).query(String.class).list();
+    }
+
     public Optional<Tail> find(String operatorId, String registration) {
         return database.sql("select registration, type_id, modifications from tail where operator_id = ? and registration = ?")
                 .params(operatorId, registration)

@@ -43,14 +43,19 @@ class SessionController {
     /** @param crew the accounts; @param password the one password of them all */
     record DemoCrew(List<DemoAccount> crew, String password) {}
 
-    /** @param person who is signed in; null when nobody is. @param demo what the demo offers; null outside of it */
-    record SessionInfo(@Nullable CrewMember person, @Nullable DemoCrew demo) {}
+    /**
+     * @param person who is signed in; null when nobody is
+     * @param administrator whether that person issues feeds
+     * @param demo what the demo offers; null outside of it
+     */
+    record SessionInfo(@Nullable CrewMember person, boolean administrator, @Nullable DemoCrew demo) {}
 
     record SignInRequest(@NotBlank @Size(max = 60) String account, @NotBlank @Size(max = 200) String password) {}
 
     @GetMapping("/api/session")
     SessionInfo session(@AuthenticationPrincipal @Nullable SignedIn person, HttpServletRequest request) {
-        return new SessionInfo(person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()), demoCrew(request));
+        return new SessionInfo(person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()),
+                person != null && accounts.findById(person.id()).filter(Account::administrator).isPresent(), demoCrew(request));
     }
 
     private @Nullable DemoCrew demoCrew(HttpServletRequest request) {

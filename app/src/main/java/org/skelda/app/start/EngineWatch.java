@@ -40,7 +40,8 @@ final class EngineWatch {
     private final List<Sample> ofAttempt = new ArrayList<>();
     private final List<Sample> unstored = new ArrayList<>();
     private final List<StarterDuty.Engagement> engagements = new ArrayList<>();
-    private final List<List<Sample>> finished = new ArrayList<>();
+    private final List<Span> finished = new ArrayList<>();
+    private long keptUntil_us = Long.MIN_VALUE;
     private boolean starter;
     private boolean running;
     private long newest_us = Long.MIN_VALUE;
@@ -71,14 +72,12 @@ final class EngineWatch {
         while (recent.peekFirst() != null && recent.peekFirst().at_us() < sample.at_us() - KEPT_us) {
             recent.removeFirst();
         }
-        boolean runs = monitor.running().isPresent();
+        boolean runs = monitor.isRunning();
         if (runs && !running) {
             begin(sample, stored);
         } else if (running) {
             ofAttempt.add(sample);
-            if (!stored) {
-                unstored.add(sample);
-            }
+            keep(sample, stored);
         }
         noteEnd(runs);
     }
@@ -87,14 +86,22 @@ final class EngineWatch {
     private void begin(Sample first, boolean stored) {
         ofAttempt.clear();
         recent.stream().filter(sample -> sample.at_us() >= first.at_us() - LEAD_IN_us).forEach(ofAttempt::add);
-        if (!stored) {
-            unstored.addAll(ofAttempt);
+        ofAttempt.forEach(sample -> keep(sample, stored));
+    }
+
+    /** A reading that two attempts share is kept once. */
+    private void keep(Sample sample, boolean stored) {
+        if (sample.at_us() > keptUntil_us) {
+            keptUntil_us = sample.at_us();
+            if (!stored) {
+                unstored.add(sample);
+            }
         }
     }
 
     private void noteEnd(boolean runs) {
         if (running && !runs) {
-            finished.add(List.copyOf(ofAttempt));
+            finished.add(Span.of(ofAttempt));
         }
         running = runs;
     }
@@ -111,7 +118,7 @@ final class EngineWatch {
     /** Time passes without a reading. */
     void advanceTo(long at_us) {
         monitor.advanceTo(at_us);
-        noteEnd(monitor.running().isPresent());
+        noteEnd(monitor.isRunning());
     }
 
     /** Readings of attempts that are in no block yet; they count as stored from now on. */
@@ -149,8 +156,15 @@ final class EngineWatch {
         return numbers;
     }
 
-    /** An attempt that has ended, with its readings and those of the two seconds before it. */
-    record Finished(AttemptReport report, List<Sample> samples) {}
+    /** From the first to the last reading of an attempt, the two seconds before it included. */
+    record Span(long from_us, long to_us) {
+        static Span of(List<Sample> samples) {
+            return new Span(samples.getFirst().at_us(), samples.getLast().at_us());
+        }
+    }
+
+    /** An attempt that has ended, and when its readings were. */
+    record Finished(AttemptReport report, Span readings) {}
 
     /** @param logged the departure; @param number of the attempt in its log */
     Optional<Finished> finished(Departure logged, int number) {

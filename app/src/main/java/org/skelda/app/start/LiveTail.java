@@ -26,8 +26,8 @@ import org.skelda.formats.record.Sha256;
 import org.skelda.formats.start.TraceWriter;
 
 /**
- * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first, then stored; what they
- * change goes into the log, and only after the readings that show it are kept. Everything in it happens one thing at a time.
+ * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first and their verdict told,
+ * then they are stored; what they change goes into the log, and only after the readings that show it are kept. Everything in it happens one thing at a time.
  */
 final class LiveTail {
     /** Version of the judgement, as the log names it. */
@@ -39,6 +39,7 @@ final class LiveTail {
     private static final long BLOCK_us = 1_000_000;
     private static final int REMEMBERED_TIMES = 600;
     private static final long MERGED_WITHIN_us = 500_000;
+    private static final EngineWatch.Span EVERYTHING = new EngineWatch.Span(Long.MIN_VALUE, Long.MAX_VALUE);
 
     private final UUID departureId;
     private final String operatorId;
@@ -69,7 +70,7 @@ final class LiveTail {
         this.history = history;
         blocks.engines(departureId).forEach(engine -> {
             EngineWatch watch = watch(engine);
-            blocks.judged(departureId, engine, profile).forEach(sample -> watch.take(sample, true));
+            blocks.judged(departureId, engine, profile, EVERYTHING).forEach(sample -> watch.take(sample, true));
             newest_us = Math.max(newest_us, watch.newest_us());
         });
     }
@@ -104,8 +105,9 @@ final class LiveTail {
         }
         int tooLate = late.values().stream().mapToInt(List::size).sum();
         late.forEach((engine, samples) -> storeLate(engine, samples));
-        engines.values().forEach(this::settle);
+        // A verdict does not wait for the disk; the answer to the sender does.
         engines.values().forEach(engine -> tell(engine, now));
+        engines.values().forEach(this::settle);
         return new LiveStarts.Counts(accepted, repeated, tooLate, 0, flagged);
     }
 
@@ -193,9 +195,10 @@ final class LiveTail {
             all.add(fact);
             if (fact instanceof Event.AttemptEnded(int _, int number, var _)) {
                 EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
-                String sha256 = Sha256.hex(trace(engine.engine(), number, finished.samples()).getBytes(StandardCharsets.UTF_8));
-                all.add(new Event.TraceStored(engine.engine(), number, sha256, finished.samples().size()));
-                history.remember(StartHistory.Place.of(logged, engine.engine(), number), finished.report(), finished.samples(), profile, sha256);
+                List<Sample> samples = blocks.judged(departureId, engine.engine(), profile, finished.readings());
+                String sha256 = Sha256.hex(trace(engine.engine(), number, samples).getBytes(StandardCharsets.UTF_8));
+                all.add(new Event.TraceStored(engine.engine(), number, sha256, samples.size()));
+                history.remember(StartHistory.Place.of(logged, engine.engine(), number), finished.report(), samples, profile, sha256);
             }
         }
         return all;
@@ -215,7 +218,8 @@ final class LiveTail {
     /** The readings of an attempt that has ended. */
     synchronized Optional<List<Sample>> samples(int engine, int number) {
         EngineWatch watch = engines.get(engine);
-        return watch == null ? Optional.empty() : watch.finished(departures.state(departureId), number).map(EngineWatch.Finished::samples);
+        return watch == null ? Optional.empty() : watch.finished(departures.state(departureId), number)
+                .map(finished -> blocks.judged(departureId, engine, profile, finished.readings()));
     }
 
     /**

@@ -18,15 +18,16 @@ import org.skelda.core.start.StartProfile;
  * @param sheet lanes and limits of its type
  * @param frames in the order of time
  * @param samples as in {@link StartMessage}
+ * @param late how many further readings came too late to be judged live; they are kept
  */
-public record Replay(String title, int engine, StartSheet sheet, List<Frame> frames, List<List<@Nullable Double>> samples) {
+public record Replay(String title, int engine, StartSheet sheet, List<Frame> frames, List<List<@Nullable Double>> samples, int late) {
     private static final long EVERY_us = 500_000;
 
     /** @param at milliseconds on the clock of the samples; @param view as the desk showed it then */
     public record Frame(double at, StartView view) {}
 
-    /** @param samples in the order of time, at least one */
-    public static Replay of(String title, int engine, StartProfile profile, double elevation_ft, List<Sample> samples) {
+    /** @param samples in the order of time, at least one; @param late how many more came too late */
+    public static Replay of(String title, int engine, StartProfile profile, double elevation_ft, List<Sample> samples, int late) {
         EngineWatch watch = new EngineWatch(engine, profile, elevation_ft);
         TreeSet<Long> stops = stops(profile, elevation_ft, samples);
         List<Frame> frames = new ArrayList<>();
@@ -42,7 +43,7 @@ public record Replay(String title, int engine, StartSheet sheet, List<Frame> fra
             watch.advanceTo(stops.first());
             frames.add(frame(watch, stops.pollFirst()));
         }
-        return new Replay(title, engine, StartSheet.of(profile, elevation_ft), frames, StartMessage.rows(profile, samples));
+        return new Replay(title, engine, StartSheet.of(profile, elevation_ft), frames, StartMessage.rows(profile, samples), late);
     }
 
     private static Frame frame(EngineWatch watch, long at_us) {

@@ -29,12 +29,22 @@ class SampleBlocks {
                         FeedWriter.batch("engine:" + engine, samples, profile.drive().engine())).update();
     }
 
-    /** All that was judged live of one engine in a departure, in the order of time. */
-    List<Sample> judged(UUID departureId, int engine, StartProfile profile) {
+    /** What was judged live of one engine in a departure within a span, ends included, in the order of time. */
+    List<Sample> judged(UUID departureId, int engine, StartProfile profile, EngineWatch.Span span) {
+        return read(departureId, engine, profile, span, false);
+    }
+
+    /** What came too late to be judged live, within a span, in the order in which it came. */
+    List<Sample> late(UUID departureId, int engine, StartProfile profile, EngineWatch.Span span) {
+        return read(departureId, engine, profile, span, true);
+    }
+
+    private List<Sample> read(UUID departureId, int engine, StartProfile profile, EngineWatch.Span span, boolean late) {
         List<Sample> samples = new ArrayList<>();
-        database.sql("select lines from sample_block where departure_id = ? and engine = ? and late = false order by first_us").params(departureId, engine)
-                .query(String.class).list()
-                .forEach(lines -> FeedReader.read(lines.getBytes(StandardCharsets.UTF_8), profile.drive().engine()).stream().map(FeedLine::sample).forEach(samples::add));
+        database.sql("select lines from sample_block where departure_id = ? and engine = ? and late = ? and first_us <= ? and last_us >= ? order by first_us")
+                .params(departureId, engine, late, span.to_us(), span.from_us()).query(String.class).list()
+                .forEach(lines -> FeedReader.read(lines.getBytes(StandardCharsets.UTF_8), profile.drive().engine()).stream().map(FeedLine::sample)
+                        .filter(sample -> sample.at_us() >= span.from_us() && sample.at_us() <= span.to_us()).forEach(samples::add));
         return samples;
     }
 

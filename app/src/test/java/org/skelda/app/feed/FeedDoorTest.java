@@ -132,6 +132,9 @@ class FeedDoorTest {
         assertThat(events("TraceStored")).singleElement()
                 .satisfies(event -> assertThat(event.path("payload").path("sha256").asString()).isEqualTo(Sha256.hex(trace)));
         assertThat(new String(trace, StandardCharsets.UTF_8)).startsWith("# type: HAVERN-2M\n# QX-TRY, engine 2, attempt 1, ");
+        assertThat(send(lines(samples.subList(150, 153), begin.plusMillis(33))).body().path("late").intValue()).isEqualTo(3);
+        assertThat(answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/replay").with(as("strand"))).andReturn().getResponse())
+                .body().path("late").intValue()).isEqualTo(3);
     }
 
     @Test
@@ -212,6 +215,20 @@ class FeedDoorTest {
         assertThat(answer(mvc.perform(delete("/api/feeds/" + feed.id()).with(as("halden")).with(csrf())).andReturn().getResponse()).status()).isEqualTo(403);
         assertThat(answer(mvc.perform(post("/api/feeds").with(as("kvale")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
                 .content("{\"tail\":\"QX-NOT\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(400);
+    }
+
+    @Test
+    @Order(8)
+    void theFeedsAreListedToAnAdministratorWithoutTheirTokens() throws Exception {
+        assertThat(answer(mvc.perform(get("/api/feeds").with(as("halden"))).andReturn().getResponse()).status()).isEqualTo(403);
+        Answer listed = answer(mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse());
+        assertThat(listed.body().path("tails").values()).extracting(JsonNode::asString).contains("QX-TRY", "QX-PIL");
+        assertThat(listed.body().path("feeds").values()).anySatisfy(row -> {
+            assertThat(row.path("id").asString()).isEqualTo(feed.id().toString());
+            assertThat(row.path("label").asString()).isEqualTo("Box of " + TAIL);
+            assertThat(row.has("revokedAt")).isFalse();
+        }).anySatisfy(row -> assertThat(row.has("revokedAt")).isTrue());
+        assertThat(listed.body().toString()).doesNotContain(feed.token());
     }
 
     @Test

@@ -10,8 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Consumer;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
@@ -19,7 +17,6 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
-import org.skelda.core.start.Tap;
 
 /**
  * The state of a departure: nothing but the fold of its log. Immutable; the same log gives the same state.
@@ -227,39 +224,9 @@ public record Departure(
                     controls = new HashMap<>(controls);
                     controls.put(e.control(), e.position());
                 }
-                case Event.AttemptBegan e -> starts(e.engine(), attempts -> attempts.add(StartRecord.began(e)));
-                case Event.MilestoneReached e -> start(e.engine(), e.number(), start -> start.reached(e.milestone(), e.at()));
-                case Event.FindingRaised e -> start(e.engine(), e.number(), start -> start.found(e.finding()));
-                case Event.AttemptEnded e -> start(e.engine(), e.number(), start -> start.ended(e.summary()));
-                case Event.TraceStored e -> start(e.engine(), e.number(), start -> start.traced(e.sha256()));
-                case Event.StartTapped e -> {
-                    if (e.tap() == Tap.STARTER_ON) {
-                        starts(e.engine(), attempts -> attempts.add(StartRecord.tapped(e, entry.actor().id())));
-                    } else {
-                        start(e.engine(), e.number(), start -> start.told(e, entry.actor().id()));
-                    }
-                }
-                case Event.StartTapUndone e -> {
-                    if (e.tap() == Tap.STARTER_ON) {
-                        starts(e.engine(), attempts -> attempts.removeIf(start -> start.number() == e.number() && start.tapped() != null));
-                    } else {
-                        start(e.engine(), e.number(), start -> start.untold(e));
-                    }
-                }
-                case Event.StartFiguresTyped e -> start(e.engine(), e.number(), start -> start.typed(e));
+                case Event.AttemptBegan _, Event.MilestoneReached _, Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.StartTapped _,
+                     Event.StartTapUndone _, Event.StartFiguresTyped _ -> starts = Starts.apply(starts, entry);
             }
-        }
-
-        private void starts(int engine, Consumer<List<StartRecord>> change) {
-            List<StartRecord> attempts = new ArrayList<>(starts.getOrDefault(engine, List.of()));
-            change.accept(attempts);
-            starts = new HashMap<>(starts);
-            starts.put(engine, List.copyOf(attempts));
-        }
-
-        /** A fact of an attempt that the log does not know changes nothing. */
-        private void start(int engine, int number, UnaryOperator<StartRecord> change) {
-            starts(engine, attempts -> attempts.replaceAll(start -> start.number() == number ? change.apply(start) : start));
         }
 
         private void undo(Event.Undone undone) {

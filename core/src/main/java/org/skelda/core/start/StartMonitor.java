@@ -131,6 +131,11 @@ public final class StartMonitor {
         return wanted ? attempt.forecast().drawnOn(steps) : List.of();
     }
 
+    /** Whether an attempt runs. */
+    public boolean isRunning() {
+        return attempt != null;
+    }
+
     /** The running attempt as it stands; empty between attempts. */
     public Optional<AttemptReport> running() {
         return Optional.ofNullable(attempt).map(AttemptReport::of);

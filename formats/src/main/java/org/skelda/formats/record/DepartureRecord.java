@@ -6,7 +6,7 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A departure as one JSON document: what it is, its packs' hashes, every event as it was stored, and the head hash. */
+/** A departure as one JSON document: what it is, its packs' hashes, its engine starts in short, every event as it was stored, and the head hash. */
 public final class DepartureRecord {
     private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
     static final int SCHEMA = 1;
@@ -32,6 +32,7 @@ public final class DepartureRecord {
                 .put("typeHash", opening.path("typeHash").asString())
                 .put("procedureHash", opening.path("procedureHash").asString());
         record.put("headHash", nodes.getLast().path("hash").asString());
+        record.set("starts", StartsSection.of(nodes));
         record.putArray("events").addAll(nodes);
         return JSON.writeValueAsString(record) + "\n";
     }

@@ -83,6 +83,7 @@ public final class RecordVerifier {
             faults.add("The head hash is not that of the last event: events were cut off at the end, or the head hash was changed.");
         }
         opening(record, events.get(0));
+        starts(record);
         return new Result(events.size(), head, signed, faults);
     }
 
@@ -122,6 +123,14 @@ public final class RecordVerifier {
         String subject = event.path("subject").asString("");
         return "Event " + event.path("seq").longValue(place) + " (" + event.path("type").asString("?")
                 + (subject.isEmpty() ? "" : ", " + subject) + ")";
+    }
+
+    /** The starts in short must say what the events say; a record from before they were written has none. */
+    private void starts(JsonNode record) {
+        // What cannot be read was said of the event itself.
+        if (record.has("starts") && faults.isEmpty() && !JSON.readTree(StartsSection.of(List.copyOf(record.path("events").values())).toString()).equals(record.path("starts"))) {
+            faults.add("The starts in short are not what the events tell: that section was changed.");
+        }
     }
 
     private void opening(JsonNode record, JsonNode first) {

@@ -75,7 +75,7 @@ final class StartPayloads {
         return node.put("engine", engine).put("number", number);
     }
 
-    private static ObjectNode summary(ObjectNode node, AttemptSummary s) {
+    static ObjectNode summary(ObjectNode node, AttemptSummary s) {
         node.put("outcome", s.outcome()).put("lasted_s", seconds(s.lasted()));
         put(node, "peak_c", s.peak_c());
         put(node, "timeToLightOff_s", s.timeToLightOff() == null ? null : (Double) seconds(s.timeToLightOff()));
@@ -109,7 +109,7 @@ final class StartPayloads {
         return (int) number(node, key);
     }
 
-    private static double seconds(Duration duration) {
+    static double seconds(Duration duration) {
         return duration.toNanos() / NANOS_PER_SECOND;
     }
 

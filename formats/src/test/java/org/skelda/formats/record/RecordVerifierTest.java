@@ -3,6 +3,12 @@ package org.skelda.formats.record;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -83,6 +89,31 @@ class RecordVerifierTest {
         ObjectNode other = (ObjectNode) JSON.readTree(DepartureRecord.write(sealed));
         ((ObjectNode) other.get("packs")).put("typeHash", "c".repeat(64));
         assertThat(RecordVerifier.verify(other.toString()).faults()).anyMatch(fault -> fault.contains("pack hashes"));
+    }
+
+    @Test
+    void theStartsInShortSayWhatTheEventsSayAndAChangeIsNoticed() {
+        ObjectNode record = (ObjectNode) JSON.readTree(DepartureRecord.write(sealed));
+        assertThat(record.path("starts").values()).extracting(start -> start.path("engine").intValue() + "/" + start.path("number").intValue()).containsExactly("2/1");
+        assertThat(record.at("/starts/0/findings/0/id").asString()).isEqualTo("HOT_PREDICTED");
+        assertThat(record.at("/starts/0/milestones/LIGHT_OFF").doubleValue()).isEqualTo(24.2);
+        assertThat(record.at("/starts/0/traceSha256").asString()).isEqualTo("c".repeat(64));
+        ((ObjectNode) record.at("/starts/0")).put("outcome", "NORMAL");
+        assertThat(RecordVerifier.verify(record.toString()).faults()).singleElement().asString().startsWith("The starts in short");
+        record.remove("starts");
+        assertThat(RecordVerifier.verify(record.toString()).whole()).isTrue();
+    }
+
+    @Test
+    void aRecordFitsItsPublishedSchemaAndAnotherDocumentDoesNot() throws Exception {
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../packs/schema/record.schema.json")), InputFormat.JSON);
+        ObjectNode record = (ObjectNode) JSON.readTree(DepartureRecord.write(sealed));
+        assertThat(schema.validate(record)).isEmpty();
+        ((ObjectNode) record.at("/events/3")).put("hash", "short");
+        ((ObjectNode) record.at("/starts/0")).put("number", 0);
+        assertThat(schema.validate(record)).extracting(error -> error.getInstanceLocation().toString())
+                .containsExactlyInAnyOrder("/events/3/hash", "/starts/0/number");
     }
 
     @ParameterizedTest

@@ -29,6 +29,7 @@ public final class SimulatedEngine {
     private static final double DROOP = 12;
     private static final double FREEZES_AFTER_s = 3;
     private static final double LOST_AFTER_s = 4;
+    private static final double BACK_AFTER_s = 16;
 
     private final StartProfile profile;
     private final Set<Failure> failures;
@@ -133,9 +134,10 @@ public final class SimulatedEngine {
         return failures.contains(Failure.RICH_CONTROL) ? wanted * RICH : wanted;
     }
 
-    /** What the sensors say now; empty when the feed is lost. */
+    /** What the sensors say now; empty while the feed is lost. */
     public Optional<Sample> sample() {
-        if (failures.contains(Failure.FEED_LOST) && combustion.litFor_s() > LOST_AFTER_s) {
+        double lit_s = combustion.litFor_s();
+        if (lit_s > LOST_AFTER_s && (failures.contains(Failure.FEED_LOST) || failures.contains(Failure.FEED_INTERRUPTED) && lit_s < BACK_AFTER_s)) {
             return Optional.empty();
         }
         double temperature = combustion.temperature_c() + gauss(1.2);

@@ -48,7 +48,7 @@ export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
   return (
     <main className={styles.desk} aria-label="Replay">
       <div className={styles.bar}>
-        <p><b>{replay.title}</b> <span className="small">{((at - first) / 1000).toFixed(1)} of {((last - first) / 1000).toFixed(1)} s</span></p>
+        <p><b>{replay.title}</b> <span className="small">{((at - first) / 1000).toFixed(1)} of {((last - first) / 1000).toFixed(1)} s.{replay.late > 0 && ` ${replay.late} more readings came too late to be judged; they are kept.`}</span></p>
         <Button variant="filled" onClick={play} rightSection={<Key name="Space" />}>{playing ? 'Pause' : 'Play'}</Button>
         <NativeSelect aria-label="Speed" className={styles.speed} value={String(speed)} onChange={(event) => setSpeed(Number(event.currentTarget.value))}
           data={SPEEDS.map((one) => ({ value: String(one), label: one === 1 ? 'As it was' : `${one} times` }))} />
