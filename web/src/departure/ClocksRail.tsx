@@ -5,7 +5,9 @@ import { countdown, isoDuration, utc } from '../ui/time';
 import styles from './ClocksRail.module.css';
 import { Colleague } from './Colleague';
 import { useDeparture } from './departureContext';
+import { startClocks } from '../start/startClock';
 import { StartClocks } from '../start/StartClocks';
+import { useMonotonic } from '../start/useMonotonic';
 import { playTone } from './useSound';
 
 const OPEN_ONES_SHOWN = 2;
@@ -18,13 +20,14 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
   const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
-  const starting = Object.values(state.engines).some((engine) => engine.view.running);
+  const monotonic = useMonotonic();
+  const starting = Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
   useToneWhenOpened(open, quiet);
   return (
     <>
       <h2 className={styles.heading}>Clocks and gates</h2>
-      <StartClocks />
-      {running.length === 0 && !starting && <p className="small">No clock runs.</p>}
+      <StartClocks clocks={starting} />
+      {running.length === 0 && starting.length === 0 && <p className="small">No clock runs.</p>}
       {running.map((clock) => <Running key={clock.id} clock={clock} now={now} />)}
       {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (
         <div key={clock.id} className={styles.opened} data-fresh={now - Date.parse(clock.opensAt) < 5000 || undefined}>

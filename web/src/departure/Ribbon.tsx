@@ -1,5 +1,7 @@
 import { Link } from 'react-router';
 import { useServerNow } from '../live/useServerNow';
+import { startClocks } from '../start/startClock';
+import { useMonotonic } from '../start/useMonotonic';
 import { Key } from '../ui/Key';
 import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { countdown, isoDuration, slack, toGo, utc } from '../ui/time';
@@ -19,7 +21,11 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const { view } = state;
   const devices = Math.max(1, state.devices);
   const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
-  const soonest = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
+  const monotonic = useMonotonic();
+  const starting = Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
+  const gate = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
+  // A starter's own time comes before any gate's.
+  const soonest = starting.find((clock) => clock.share !== null) ?? (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);
   return (
     <header className={styles.ribbon}>
       <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">Skelda</Link>
@@ -37,7 +43,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
       </span>
       {view.inHand && !left && <InHand clock={view.inHand.clock} slackMs={slackNow(view, now)} />}
       <button type="button" className={`${styles.cell} ${styles.narrow}`} onClick={() => open('clocks')}>
-        <b>{soonest ? countdown(Date.parse(soonest.opensAt) - now) : 'Clocks'}</b><small>{soonest?.label ?? 'none runs'}</small>
+        <b>{soonest ? countdown(soonest.ms) : 'Clocks'}</b><small>{soonest?.words ?? 'none runs'}</small>
       </button>
       <span className={styles.cell} data-link={state.link} role="status">
         <b className={styles.link}>{state.link === 'lost' ? '✕ ' : ''}{LINK[state.link]}</b>

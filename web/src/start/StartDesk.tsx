@@ -1,11 +1,9 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { Announcer } from '../ui/Announcer';
 import { Key } from '../ui/Key';
 import { useDeparture, type WorkLine } from '../departure/departureContext';
 import type { Dialog } from '../departure/ProcedureDesk';
-import { goLetters } from '../departure/work';
 import type { Answering } from '../departure/useAnswering';
 import { ExpectedStrip } from './ExpectedStrip';
 import { LadderList } from './LadderList';
@@ -16,6 +14,7 @@ import { SimulatorControls } from './SimulatorControls';
 import styles from './StartDesk.module.css';
 import { TapDesk } from './TapDesk';
 import { loudness, silentSince, worstFirst } from './startWords';
+import { WrongList } from './WrongList';
 import { useMonotonic } from './useMonotonic';
 import { VerdictBar } from './VerdictBar';
 
@@ -48,6 +47,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
         <div>
           {script ? <Script steps={engine.view.script} duty={engine.view.starterOnSince ? null : engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
             : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
+          {script && <WrongList />}
           {state.sheet && <p className="small">{script ? `Flow stays up: ${state.sheet.secondMeans}.` : state.sheet.wrong}</p>}
           <Controls line={line} answering={answering} open={open} />
         </div>
@@ -55,23 +55,8 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       </div>}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
       {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
-      {script && <WrongList />}
       <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `Engine ${number}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
-  );
-}
-
-/** After a cut, the operator's list for it is one press away. */
-function WrongList() {
-  const { page, works } = useDeparture();
-  const navigate = useNavigate();
-  const place = works.findIndex((work) => work.text.abnormal);
-  const list = works[place];
-  if (!list || list.view.state === 'DONE') return null;
-  return (
-    <Button className={styles.list} onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)} rightSection={<><Key name="G" /> <Key name={goLetters(works.map((work) => work.text.title))[place] ?? ''} /></>}>
-      Work the list: {list.text.title}
-    </Button>
   );
 }
 

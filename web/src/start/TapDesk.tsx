@@ -13,6 +13,7 @@ import { Script } from './Script';
 import { rungsToTell, TapLadder } from './TapLadder';
 import styles from './TapDesk.module.css';
 import { asked, canTell, tapOf, type Tap, type Taps } from './tapWords';
+import { WrongList } from './WrongList';
 import { useMonotonic } from './useMonotonic';
 import { useTapping, type Tapping } from './useTapping';
 
@@ -78,7 +79,7 @@ export function TapDesk({ engine, live, underWay, settled, urgent, children }: T
   return (
     <div className={styles.columns}>
       <div>
-        {view && view.script.length > 0 ? <Script steps={view.script} duty={taps?.starter ? null : view.dutyWords} urgent={urgent} />
+        {view && view.script.length > 0 ? <><Script steps={view.script} duty={taps?.starter ? null : view.dutyWords} urgent={urgent} /><WrongList /></>
           : view ? <TapLadder view={view} elapsed={elapsed} pending={tapping.pending} tell={tapping.tell} />
           : <p>Nothing reads this engine. Tap what you do and see; the clocks and windows run by your taps.</p>}
       </div>

@@ -21,6 +21,8 @@ export const theme = createTheme({
     Drawer: { classNames: { content: controls.sheet, header: controls.sheetHead }, defaultProps: { transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } } },
     TextInput: { classNames: { input: controls.input } },
     PasswordInput: { classNames: { input: controls.input, innerInput: controls.innerInput } },
+    NativeSelect: { classNames: { input: controls.input } },
+    NumberInput: { classNames: { input: controls.input } },
     Textarea: { classNames: { input: controls.input } },
   },
 });

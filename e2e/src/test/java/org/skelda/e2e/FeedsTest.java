@@ -48,7 +48,7 @@ class FeedsTest {
 
     @Test
     void isIssuedShownOnceUsedAndRevoked() throws Exception {
-        Page page = CrewMember.signIn(browsers, server, "Siv Kvale").page();
+        Page page = CrewMember.signIn(browsers, server, "Sunna Kvale").page();
         link(page, "Feeds").click();
         page.getByText("No feed has been issued yet").waitFor();
         page.getByLabel("Tail").selectOption("QX-TRY");

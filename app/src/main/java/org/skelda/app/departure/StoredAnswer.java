@@ -1,5 +1,6 @@
 package org.skelda.app.departure;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
@@ -24,7 +25,7 @@ class StoredAnswer {
     private String requestHash;
     private @Nullable Long firstSeq;
     private @Nullable Long lastSeq;
-    @JdbcTypeCode(SqlTypes.CLOB)
+    @Column(length = StoredEvent.LONGEST_TEXT)
     private @Nullable String problem;
 
     protected StoredAnswer() {}

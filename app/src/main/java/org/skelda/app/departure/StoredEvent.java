@@ -1,5 +1,6 @@
 package org.skelda.app.departure;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
@@ -8,8 +9,6 @@ import java.io.Serializable;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 
 /** One line of a log, as the text that was hashed. */
 @Entity
@@ -17,13 +16,16 @@ import org.hibernate.type.SqlTypes;
 @Table(name = "departure_event")
 @IdClass(StoredEvent.Key.class)
 class StoredEvent {
+    /** Characters; the size of the column. */
+    static final int LONGEST_TEXT = 1_000_000;
+
     @Id
     private UUID departureId;
     @Id
     private long seq;
     private String operatorId;
     private Instant at;
-    @JdbcTypeCode(SqlTypes.CLOB)
+    @Column(length = LONGEST_TEXT)
     private String envelope;
 
     protected StoredEvent() {}

@@ -37,6 +37,7 @@ final class LiveTail {
     private static final Duration LOST = Duration.ofSeconds(5);
     private static final long JUDGED_BEHIND_us = 400_000;
     private static final long BLOCK_us = 1_000_000;
+    private static final int MOST_IN_BLOCK = 500;
     private static final int REMEMBERED_TIMES = 600;
     private static final long MERGED_WITHIN_us = 500_000;
     private static final EngineWatch.Span EVERYTHING = new EngineWatch.Span(Long.MIN_VALUE, Long.MAX_VALUE);
@@ -148,7 +149,10 @@ final class LiveTail {
 
     private void storeLate(int engine, List<Sample> samples) {
         if (engine > 0) {
-            blocks.store(departureId, operatorId, engine, profile, samples.stream().sorted(Comparator.comparingLong(Sample::at_us)).toList(), true);
+            List<Sample> inOrder = samples.stream().sorted(Comparator.comparingLong(Sample::at_us)).toList();
+            for (int from = 0; from < inOrder.size(); from += MOST_IN_BLOCK) {
+                blocks.store(departureId, operatorId, engine, profile, inOrder.subList(from, Math.min(inOrder.size(), from + MOST_IN_BLOCK)), true);
+            }
         }
     }
 

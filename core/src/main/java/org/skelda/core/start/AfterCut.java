@@ -162,8 +162,8 @@ public final class AfterCut {
     /** What the crew writes down for maintenance, with the numbers. */
     public static String note(StartProfile profile, AttemptReport attempt) {
         StringBuilder note = new StringBuilder(profile.name()).append(", start cut");
-        attempt.findings().stream().filter(finding -> finding.action().cuts()).findFirst()
-                .ifPresent(finding -> note.append(text(" at %.1f s, %s: %s", finding.at().toNanos() / 1e9, finding.id(), finding.reason())));
+        note.append(attempt.findings().stream().filter(finding -> finding.action().cuts()).findFirst()
+                .map(finding -> text(" at %.1f s, %s: %s", finding.at().toNanos() / 1e9, finding.id(), finding.reason())).orElse("."));
         AttemptReport.Peak peak = attempt.peak();
         if (peak != null) {
             note.append(text(" Peak %s %.0f degC.", profile.words(Parameter.TEMPERATURE), peak.value_c()));
