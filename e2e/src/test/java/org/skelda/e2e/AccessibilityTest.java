@@ -111,6 +111,28 @@ class AccessibilityTest extends SharedServer {
     }
 
     @Test
+    void theDeskOfATappedStartInAllThreeThemes() {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("603");
+        desk.text("Nothing reads this engine").waitFor();
+        Axe.findsNothing(desk.page(), "before the first tap");
+        TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
+        desk.press("Space");
+        desk.text("does Ng turn?").waitFor();
+        for (String theme : new String[] {"Dusk", "Night", "Day"}) {
+            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();
+            Axe.findsNothing(desk.page(), "a question, " + theme);
+        }
+        desk.page().locator("h1").first().focus();
+        desk.press("4");
+        desk.text("ITT too high").waitFor();
+        desk.press("w");
+        desk.text("then the number").waitFor();
+        desk.press("1");
+        desk.text("cut the fuel").waitFor();
+        Axe.findsNothing(desk.page(), "a tapped start that is to be cut");
+    }
+
+    @Test
     void smallerScreensKeepTheNextLineAndTheSoonestClockInView() {
         for (int[] size : new int[][] {{1280, 680}, {1024, 700}, {390, 780}}) {
             DeskOfDeparture desk = CrewMember.signIn(browsers.page(size[0], size[1]), server.address(), "Malin Oddsrud").open("307");

@@ -56,6 +56,7 @@ class FeedsTest {
         button(page, "Issue a feed").click();
         Locator issued = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("not shown again"));
         issued.waitFor();
+        Axe.findsNothing(page, "feeds");
         String address = issued.getByText("POST ").innerText().replace("POST ", "");
         String authorization = issued.getByText("Authorization: ").innerText().replace("Authorization: ", "");
         assertThat(send(address, authorization)).isEqualTo(200);

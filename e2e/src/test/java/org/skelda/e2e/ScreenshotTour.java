@@ -36,6 +36,7 @@ class ScreenshotTour {
             walkAround(browsers, server);
             signed(browsers, server);
             phone(browsers, server);
+            tapped(browsers, server);
             start(browsers, server);
             replay(browsers, server);
         }
@@ -82,6 +83,18 @@ class ScreenshotTour {
         DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud").open("307");
         desk.card().waitFor();
         take(desk.page(), "phone");
+    }
+
+    /** A start that nothing reads, when its light-off window has passed. */
+    private static void tapped(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("603");
+        desk.text("Nothing reads this engine").waitFor();
+        for (String key : new String[] {"Space", "1", "2", "3", "4"}) {
+            TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
+            desk.press(key);
+        }
+        desk.text("9 s since fuel: lit?").waitFor();
+        take(desk.page(), "start-tapped");
     }
 
     /** A start on track by day, a hot one by night, and the steps after its cut. */
