@@ -34,8 +34,8 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
   return (
     <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
       <h2 className="unseen">{line.text.label}</h2>
-      {bars.length === 0 && <VerdictBar engine={number} live={null} silent link={state.link} />}
-      {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} live={one} silent={silentSince(one, now, state.link)} link={state.link} />)}
+      {bars.length === 0 && <VerdictBar engine={number} name={line.text.label} live={null} silent link={state.link} />}
+      {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} name={one.view.name} live={one} silent={silentSince(one, now, state.link)} link={state.link} />)}
       {(!engine || !engine.view.running) && !script && line.view.state === 'OPEN' && !engine?.view.outcome && <ExpectedStrip engine={number} hardToSee={line.text.hardToSee} />}
       {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
       {told && (
@@ -55,7 +55,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       </div>}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
       {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
-      <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `Engine ${number}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
+      <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `${engine.view.name}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
   );
 }

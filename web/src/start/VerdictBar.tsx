@@ -6,6 +6,8 @@ const MARK: Record<Loudness, string> = { act: '▲', blind: '∅', know: '!', qu
 
 interface VerdictBarProps {
   engine: number;
+  /** How the crew calls it. */
+  name: string;
   /** What is known of the engine; null when nothing was ever read. */
   live: EngineLive | null;
   /** Whether readings have stopped in mid-start. */
@@ -14,11 +16,11 @@ interface VerdictBarProps {
 }
 
 /** What to do now with one engine, readable from two metres, and why. An old word never stays when nothing comes any more. */
-export function VerdictBar({ engine, live, silent, link }: VerdictBarProps) {
+export function VerdictBar({ engine, name, live, silent, link }: VerdictBarProps) {
   const verdict = live?.view.verdict;
   const blind = !verdict || silent || verdict.call === 'BLIND';
   const loud = !verdict ? 'rest' : blind ? 'blind' : loudness(verdict.call);
-  const [subject = `Engine ${engine}`, all = ''] = verdict ? verdict.sentence.split(/: (.*)/s) : [];
+  const [subject = name, all = ''] = verdict ? verdict.sentence.split(/: (.*)/s) : [];
   const [words = '', ...rest] = all.split('. ');
   const said = !verdict ? 'no feed' : blind ? 'no data' : words;
   const why = !verdict ? ['Nothing is watched. Use the aircraft\'s gauges.']

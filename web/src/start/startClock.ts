@@ -14,13 +14,14 @@ export function startClocks(live: EngineLive, now: number): StartClock[] {
   const feedNow = newest + (now - live.heardAt) * serverClock.speed();
   const since = feedNow - Date.parse(view.startedAt);
   const cools = Date.parse(view.duty.allowedAt) - feedNow;
+  const starter = view.name.replace('Engine', 'Starter');
   const clocks: StartClock[] = [];
-  if (view.running) clocks.push({ ms: Math.max(0, since - 999), words: `Engine ${view.engine}, since starter`, share: null });
+  if (view.running) clocks.push({ ms: Math.max(0, since - 999), words: `${view.name}, since starter`, share: null });
   if (view.starterOnSince) {
     const left = isoDuration(view.duty.mayLast) - (since - isoDuration(view.starterOnSince));
-    clocks.push({ ms: left, words: `Starter ${view.engine} may stay on`, share: 1 - left / isoDuration(view.duty.mayLast) });
+    clocks.push({ ms: left, words: `${starter} may stay on`, share: 1 - left / isoDuration(view.duty.mayLast) });
   } else if (cools > 0) {
-    clocks.push({ ms: cools, words: `Starter ${view.engine} cools, then try ${view.duty.number} of ${view.duty.of}`, share: null });
+    clocks.push({ ms: cools, words: `${starter} cools, then try ${view.duty.number} of ${view.duty.of}`, share: null });
   }
   return clocks;
 }

@@ -56,7 +56,7 @@ export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
           value={(at - first) / 1000} onChange={(event) => { setPlaying(false); setAt(first + Number(event.currentTarget.value) * 1000); }} />
         <Button component="a" href={file} download>Save as CSV</Button>
       </div>
-      <VerdictBar engine={frame.view.engine} live={live} silent={false} link="live" />
+      <VerdictBar engine={frame.view.engine} name={frame.view.name} live={live} silent={false} link="live" />
       <div className={styles.columns}>
         <div>
           {script.length > 0 ? <Script steps={script} duty={frame.view.starterOnSince ? null : frame.view.dutyWords} urgent={loudness(frame.view.verdict.call) === 'act'} />

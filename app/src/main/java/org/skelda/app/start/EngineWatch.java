@@ -33,6 +33,7 @@ final class EngineWatch {
     private static final long KEPT_us = 30_000_000;
 
     private final int engine;
+    private final String name;
     private final StartProfile profile;
     private final double elevation_ft;
     private final StartMonitor monitor;
@@ -46,17 +47,16 @@ final class EngineWatch {
     private boolean running;
     private long newest_us = Long.MIN_VALUE;
 
-    EngineWatch(int engine, StartProfile profile, double elevation_ft) {
+    /** @param name as the crew calls it; a file does not tell which engine it is of */
+    EngineWatch(int engine, String name, StartProfile profile, double elevation_ft) {
         this.engine = engine;
+        this.name = name;
         this.profile = profile;
         this.elevation_ft = elevation_ft;
         this.monitor = new StartMonitor(profile, elevation_ft);
     }
 
     int engine() { return engine; }
-
-    /** As the crew says it; a file does not tell which engine it is of. */
-    String name() { return engine > 0 ? "Engine " + engine : "Engine"; }
 
     /** Time of the newest reading; {@link Long#MIN_VALUE} before there was one. */
     long newest_us() { return newest_us; }
@@ -191,11 +191,11 @@ final class EngineWatch {
         AttemptReport last = all.isEmpty() ? null : all.getLast();
         Duration since = last == null ? Duration.ZERO : monitor.standing(last).now();
         AttemptReport shown = last != null && (running || isRecent(last, since)) ? last : null;
-        Verdict verdict = silent ? Verdict.noData(name(), running) : running || shown == null ? monitor.verdict(name()) : Verdict.after(name(), shown);
+        Verdict verdict = silent ? Verdict.noData(name, running) : running || shown == null ? monitor.verdict(name) : Verdict.after(name, shown);
         StarterDuty.NextTry duty = afterThisAttempt(StarterDuty.next(profile.starter(), engagements, now));
         Milestone next = silent ? null : verdict.next();
         double spool = monitor.value(Parameter.SPOOL);
-        return new StartView(engine, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
+        return new StartView(engine, name, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, verdict,
                 Ladder.of(profile, shown, since, next),
                 Lane.all(profile, monitor, shown, elevation_ft), monitor.forecast(Lane.FORECAST_POINTS), script(all, now, duty),
                 last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),

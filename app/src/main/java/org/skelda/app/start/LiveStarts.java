@@ -102,7 +102,7 @@ public class LiveStarts {
     Optional<Replay> replay(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
         return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).samples(engine, number).map(samples -> Replay.of(
-                departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight " + departure.opening().flight(), engine, profile,
+                departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight " + departure.opening().flight(), engine, departure.plan().engine(engine), profile,
                 departure.opening().elevation_ft(), samples, blocks.late(departureId, engine, profile, EngineWatch.Span.of(samples)).size())));
     }
 

@@ -77,7 +77,7 @@ final class LiveTail {
     }
 
     private EngineWatch watch(int engine) {
-        return engines.computeIfAbsent(engine, number -> new EngineWatch(number, profile, elevation_ft));
+        return engines.computeIfAbsent(engine, number -> new EngineWatch(number, departures.state(departureId).plan().engine(number), profile, elevation_ft));
     }
 
     /** Takes a batch in. @param now the server's time of its arrival */

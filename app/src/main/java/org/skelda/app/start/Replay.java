@@ -26,9 +26,9 @@ public record Replay(String title, int engine, StartSheet sheet, List<Frame> fra
     /** @param at milliseconds on the clock of the samples; @param view as the desk showed it then */
     public record Frame(double at, StartView view) {}
 
-    /** @param samples in the order of time, at least one; @param late how many more came too late */
-    public static Replay of(String title, int engine, StartProfile profile, double elevation_ft, List<Sample> samples, int late) {
-        EngineWatch watch = new EngineWatch(engine, profile, elevation_ft);
+    /** @param name how the crew calls the engine; @param samples in the order of time, at least one; @param late how many more came too late */
+    public static Replay of(String title, int engine, String name, StartProfile profile, double elevation_ft, List<Sample> samples, int late) {
+        EngineWatch watch = new EngineWatch(engine, name, profile, elevation_ft);
         TreeSet<Long> stops = stops(profile, elevation_ft, samples);
         List<Frame> frames = new ArrayList<>();
         for (Sample sample : samples) {

@@ -19,6 +19,7 @@ import org.skelda.core.start.Verdict;
 /**
  * What the desk of a start shows of one engine.
  *
+ * @param name how the crew calls the engine
  * @param number how many attempts there were, the running one included
  * @param startedAt when the starter of the newest went on, on the feed's clock; null before there was one
  * @param running whether an attempt runs
@@ -37,7 +38,7 @@ import org.skelda.core.start.Verdict;
  * @param starterOnSince time since starter on at which the starter last went on; null while it is off
  * @param taps what the crew can tell of a start that nothing reads; null for one that is read
  */
-public record StartView(int engine, int number, @Nullable Instant startedAt, boolean running, Instant at, Verdict verdict, List<Ladder.Rung> ladder,
+public record StartView(int engine, String name, int number, @Nullable Instant startedAt, boolean running, Instant at, Verdict verdict, List<Ladder.Rung> ladder,
         List<Lane> lanes, List<Double> forecast, List<AfterCut.Step> script, List<Finding> findings, List<Margin> margins, @Nullable String outcome,
         List<AttemptReport.DataGap> gaps, StarterDuty.NextTry duty, String dutyWords, @Nullable Duration starterOnSince,
         @Nullable Taps taps) {

@@ -96,10 +96,10 @@ class TappedStarts {
     }
 
     private static Optional<StartMessage> message(Departure departure, StartProfile profile, int engine, Instant now) {
-        return TappedEngine.of(profile, departure, engine).map(tapped -> new StartMessage(view(profile, tapped, engine, now), List.of()));
+        return TappedEngine.of(profile, departure, engine).map(tapped -> new StartMessage(view(profile, tapped, engine, departure.plan().engine(engine), now), List.of()));
     }
 
-    private static StartView view(StartProfile profile, TappedEngine tapped, int engine, Instant now) {
+    private static StartView view(StartProfile profile, TappedEngine tapped, int engine, String name, Instant now) {
         TappedWatch watch = new TappedWatch(profile, tapped.told());
         Duration since = tapped.since(now);
         boolean runs = !tapped.told().ended();
@@ -109,7 +109,7 @@ class TappedStarts {
         StartView.Taps taps = new StartView.Taps(watch.next(), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(), tapped.told().last().tap().words(),
                 tapped.told().last().by(),
                 watch.questions(), watch.wrongs(), peakNote(profile, summary));
-        return new StartView(engine, tapped.newest().number(), tapped.newest().startedAt(), runs, now, watch.verdict("Engine " + engine, since),
+        return new StartView(engine, name, tapped.newest().number(), tapped.newest().startedAt(), runs, now, watch.verdict(name, since),
                 watch.ladder(since), List.of(), List.of(), script, tapped.told().findings(), List.of(),
                 summary == null ? null : summary.outcome(), List.of(), duty, duty.words(now, Double.NaN), tapped.told().starter() ? Duration.ZERO : null, taps);
     }

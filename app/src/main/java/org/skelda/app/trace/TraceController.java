@@ -95,7 +95,7 @@ class TraceController {
         StartProfile profile = StartProfiles.of(trace.typeId());
         try {
             List<Sample> samples = TraceReader.of(trace.name(), new ByteArrayInputStream(traces.content(id))).samples(profile);
-            return Replay.of(trace.name(), 0, profile, trace.elevation_ft(), samples, 0);
+            return Replay.of(trace.name(), 0, "Engine", profile, trace.elevation_ft(), samples, 0);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -42,10 +42,10 @@ class EngineWatchTest {
     @Test
     void aReadingThatTwoAttemptsShareIsKeptOnceAndTheWatchIsBuiltAgainFromWhatIsKept() {
         List<Sample> samples = twiceInQuickSuccession();
-        EngineWatch watch = new EngineWatch(2, PROFILE, 0);
+        EngineWatch watch = new EngineWatch(2, "Engine 2", PROFILE, 0);
         List<Sample> kept = kept(watch, samples);
         assertThat(kept).extracting(Sample::at_us).doesNotHaveDuplicates().isSorted();
-        EngineWatch again = new EngineWatch(2, PROFILE, 0);
+        EngineWatch again = new EngineWatch(2, "Engine 2", PROFILE, 0);
         kept.forEach(sample -> again.take(sample, true));
         assertThat(again.takeUnstored()).isEmpty();
         Instant now = Instant.ofEpochSecond(1018);

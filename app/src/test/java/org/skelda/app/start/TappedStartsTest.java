@@ -97,7 +97,7 @@ class TappedStartsTest {
         assertThat(view.at("/duty/of").intValue()).isEqualTo(3);
         tap("FUEL_ON");
         tap("TOO_HOT");
-        assertThat(engine().at("/verdict/sentence").asString()).isEqualTo("Engine 1: cut the fuel");
+        assertThat(engine().at("/verdict/sentence").asString()).isEqualTo("Engine: cut the fuel");
         tap("FUEL_OFF");
         assertThat(engine().path("script").size()).isPositive();
         tap("STARTER_OFF");

@@ -32,7 +32,7 @@ final class DecidingTaps {
     }
 
     Decision tap(Ask.TapStart ask) {
-        String engine = "Engine " + ask.engine();
+        String engine = departure.plan().engine(ask.engine());
         if (line(ask.engine()).isEmpty()) {
             return refused(new Refusal.UnknownLine("start of engine " + ask.engine()));
         }
@@ -94,7 +94,7 @@ final class DecidingTaps {
     Decision type(Ask.TypeFigures ask) {
         StartRecord newest = newest(ask.engine());
         if (newest == null || newest.tapped() == null || newest.summary() == null) {
-            return nothing("Engine " + ask.engine() + " has no tapped start that has ended.");
+            return nothing(departure.plan().engine(ask.engine()) + " has no tapped start that has ended.");
         }
         if (ask.peak_c() == null && ask.dip_v() == null) {
             return nothing("No figure was typed.");

@@ -137,7 +137,7 @@ public final class Viewing {
                 new WaitView(WaitKind.PROCEDURE, departure.plan().procedure(id).map(Procedure::title).orElse(id), null);
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null);
-            case GateState.Wait.ForIdle(int engine) -> new WaitView(WaitKind.IDLE, "Engine " + engine, null);
+            case GateState.Wait.ForIdle(int engine) -> new WaitView(WaitKind.IDLE, departure.plan().engine(engine), null);
         };
     }
 

@@ -42,6 +42,12 @@ public final class Plan {
 
     public Map<LineRef, Line> lines() { return lines; }
 
+    /** How the crew calls an engine: by its number where the plan starts more than one. */
+    public String engine(int number) {
+        long engines = lines.values().stream().filter(Line.Start.class::isInstance).map(line -> ((Line.Start) line).engine()).distinct().count();
+        return engines > 1 ? "Engine " + number : "Engine";
+    }
+
     public Optional<Line> line(LineRef ref) {
         return Optional.ofNullable(lines.get(ref));
     }
