@@ -32,7 +32,7 @@ final class DecidingTaps {
     }
 
     Decision tap(Ask.TapStart ask) {
-        String engine = departure.plan().engine(ask.engine());
+        String engine = engine(ask.engine());
         if (line(ask.engine()).isEmpty()) {
             return refused(new Refusal.UnknownLine("start of engine " + ask.engine()));
         }
@@ -55,6 +55,12 @@ final class DecidingTaps {
         }
         String impossible = impossible(ask.tap(), newest.tapped());
         return impossible != null ? nothing(engine + impossible) : accepted(new Event.StartTapped(ask.engine(), newest.number(), ask.tap(), tappedAt, ask.timed()));
+    }
+
+    /** As a sentence begins with it. */
+    private String engine(int number) {
+        String name = departure.plan().engine(number);
+        return name.equals("Engine") ? "The engine" : name;
     }
 
     /** Why a tap cannot follow those before it; null when it can. */
@@ -94,7 +100,7 @@ final class DecidingTaps {
     Decision type(Ask.TypeFigures ask) {
         StartRecord newest = newest(ask.engine());
         if (newest == null || newest.tapped() == null || newest.summary() == null) {
-            return nothing(departure.plan().engine(ask.engine()) + " has no tapped start that has ended.");
+            return nothing(engine(ask.engine()) + " has no tapped start that has ended.");
         }
         if (ask.peak_c() == null && ask.dip_v() == null) {
             return nothing("No figure was typed.");

@@ -91,7 +91,7 @@ class TapsOfDepartureTest {
         tap(20, Tap.FUEL_ON);
         tap(5, Tap.TOO_HOT);
         tap(1, Tap.FUEL_OFF);
-        assertThat(refused(now(Tap.FUEL_ON))).isEqualTo(new Refusal.NothingThere("Engine 2 has had its fuel in this start, and it was cut. Fuel again before the"
+        assertThat(refused(now(Tap.FUEL_ON))).isEqualTo(new Refusal.NothingThere("The engine has had its fuel in this start, and it was cut. Fuel again before the"
                 + " engine has stopped can ruin it: work the steps after a cut first."));
         assertThat(refused(new Ask.TypeFigures(2, 700.0, null))).isInstanceOf(Refusal.NothingThere.class);
         tap(10, Tap.STARTER_OFF);
