@@ -19,6 +19,7 @@ public final class FeedBench {
     private static final int LASTS_s = 75;
     private static final int WARM_UP_s = 15;
     private static final long EVERY_MS = 100;
+    private static final long APART_MS = 173;
     private static final Pattern LAST_SAMPLE = Pattern.compile("\\[([0-9.E]+)[^\\[\\]]*\\]\\]\\}$");
 
     private final LiveServer server = new LiveServer(STARTS);
@@ -34,19 +35,22 @@ public final class FeedBench {
         bench.server.tails.forEach(tail -> reader.stream(tail.departure(), line -> bench.arrived(tail, line)));
         reader.lines("/api/bench/bare/stream", bench::bareArrived);
         System.out.println("\n| what | n | p50 ms | p99 ms |\n|---|---|---|---|");
-        bench.live(1);
-        bench.live(STARTS);
+        bench.live(1, 0);
+        bench.live(STARTS, APART_MS);
+        bench.live(STARTS, 0);
         bench.server.close();
         System.exit(0);
     }
 
-    private void live(int starts) throws InterruptedException {
+    /** @param apart_ms how long after the one before each start begins */
+    private void live(int starts, long apart_ms) throws InterruptedException {
         var system = (com.sun.management.OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
         long cpu = system.getProcessCpuTime();
         long began = System.nanoTime();
         List<Thread> senders = new ArrayList<>();
         for (LiveServer.Tail tail : server.tails.subList(0, starts)) {
-            senders.add(Thread.ofVirtual().start(() -> send(tail)));
+            long after_ms = senders.size() * apart_ms;
+            senders.add(Thread.ofVirtual().start(() -> send(tail, after_ms)));
         }
         Thread bare = Thread.ofVirtual().start(this::sendBare);
         Thread.sleep(WARM_UP_s * 1000L);
@@ -59,15 +63,16 @@ public final class FeedBench {
         double share = (system.getProcessCpuTime() - cpu) / (double) (System.nanoTime() - began);
         System.gc();
         long heap = ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
-        System.out.println(toVerdict.row("sample posted to verdict in a stream's client, " + starts + " starts live"));
+        System.out.println(toVerdict.row("sample posted to verdict in a stream's client, " + starts + " starts live" + (starts == 1 ? "" : apart_ms == 0 ? ", all begun in the same instant" : ", begun " + apart_ms + " ms apart")));
         System.out.println(toBare.row("text posted to a bare stream's client meanwhile"));
         System.out.printf(Locale.ROOT, "| ratio of the two | | %.2f | %.2f |%n", toVerdict.quantile_ms(0.5) / toBare.quantile_ms(0.5),
                 toVerdict.quantile_ms(0.99) / toBare.quantile_ms(0.99));
         System.out.printf(Locale.ROOT, "| with %d: cores used by server and clients together %.2f, heap after collection %d MB | | | |%n", starts, share, heap / 1_000_000);
     }
 
-    private void send(LiveServer.Tail tail) {
+    private void send(LiveServer.Tail tail, long after_ms) {
         List<Sample> samples = SimulatedStart.of(LiveServer.PROFILE).samples(LASTS_s);
+        pause(after_ms);
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.now());
         long began = System.nanoTime();
         try {
@@ -77,6 +82,14 @@ public final class FeedBench {
                 sentAt.put(tail.departure() + sample.at_us() / 1000, System.nanoTime());
                 server.post(tail, sample);
             }
+        } catch (InterruptedException _) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static void pause(long time_ms) {
+        try {
+            Thread.sleep(time_ms);
         } catch (InterruptedException _) {
             Thread.currentThread().interrupt();
         }

@@ -36,7 +36,8 @@ final class LiveTail {
     private static final Duration SILENT = Duration.ofSeconds(3);
     private static final Duration LOST = Duration.ofSeconds(5);
     private static final long JUDGED_BEHIND_us = 400_000;
-    private static final long BLOCK_us = 1_000_000;
+    private static final long LONGEST_BLOCK_us = 1_000_000;
+    private static final int SPREAD_us = 400_000;
     private static final int MOST_IN_BLOCK = 500;
     private static final int REMEMBERED_TIMES = 600;
     private static final long MERGED_WITHIN_us = 500_000;
@@ -48,6 +49,7 @@ final class LiveTail {
     private final double elevation_ft;
     private final String watched;
     private final double speed;
+    private final long block_us;
     private final Departures departures;
     private final SampleBlocks blocks;
     private final StartHistory history;
@@ -66,6 +68,8 @@ final class LiveTail {
         this.elevation_ft = departure.opening().elevation_ft();
         this.watched = JUDGEMENT + " " + departure.opening().typeHash();
         this.speed = speed;
+        // Aircraft that start at the same moment do not all go to the disk at the same moment.
+        this.block_us = LONGEST_BLOCK_us - Math.floorMod(departureId.hashCode(), SPREAD_us);
         this.departures = departures;
         this.blocks = blocks;
         this.history = history;
@@ -176,7 +180,7 @@ final class LiveTail {
     private void settle(EngineWatch engine) {
         Departure logged = departures.state(departureId);
         List<Event> facts = engine.facts(logged, watched);
-        if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - BLOCK_us)) {
+        if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - block_us)) {
             List<Sample> samples = engine.takeUnstored();
             if (!samples.isEmpty()) {
                 blocks.store(departureId, operatorId, engine.engine(), profile, samples, false);
