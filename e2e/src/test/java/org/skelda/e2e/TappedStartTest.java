@@ -69,7 +69,7 @@ class TappedStartTest {
         tell("N2 turning");
         assertThat(verdict().getAttribute("data-call")).isEqualTo("ON_TRACK");
         assertThat(verdict().innerText()).contains("Not watched: every gauge");
-        desk.text("Starter 2 may stay on").waitFor();
+        desk.page().locator("#clocks").getByText("Starter 2 may stay on").waitFor();
         tell("Oil pressure rising");
         desk.press("5");
         question("Fuel is on: does the fan turn?").waitFor();
