@@ -115,7 +115,7 @@ class EngineStartTest {
         Instant blind = Instant.now();
         assertThat(start.verdict().innerText()).contains("no data", "Use the aircraft's gauges.");
         assertThat(desk.cardText()).doesNotContain("on track");
-        desk.text("after the starter").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        start.waitForCall("ON_TRACK", 30);
         Matcher gap = Pattern.compile("No readings from ([0-9.]+) s to ([0-9.]+) s after the starter").matcher(desk.cardText());
         assertThat(gap.find()).isTrue();
         assertThat(Double.parseDouble(gap.group(2)) - Double.parseDouble(gap.group(1))).isBetween(11.0, 13.5);
