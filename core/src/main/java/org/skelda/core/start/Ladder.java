@@ -81,14 +81,20 @@ public final class Ladder {
         rung(Milestone.FUEL_ON, words, automatic ? window : preferred ? "now is best" : allowed ? text("allowed now, over %.0f %%", profile.fuel().minimum_pct()) : window, null);
     }
 
-    /** The temperature has passed its peak: nothing hotter for two seconds, and lit. */
+    /** The temperature has passed its peak: nothing hotter was read for two seconds, and lit. Silence is no reading. */
     private void turnsOver() {
         AttemptReport.Peak peak = attempt == null ? null : attempt.peak();
         boolean lit = reached(Milestone.LIGHT_OFF) != null;
-        boolean over = lit && peak != null && now.minus(peak.at()).compareTo(SETTLED) >= 0;
+        boolean over = lit && peak != null && attempt.lasted().minus(peak.at()).compareTo(SETTLED) >= 0 && !isSilentSince(peak.at());
         String detail = over ? text("peak %.0f degC at %s", peak.value_c(), seconds(peak.at())) : text("first limit %.0f degC", profile.lowestLimit_c());
         State state = over ? State.DONE : lit && next != null ? State.NOW : State.NEXT;
         rungs.add(new Rung(null, "Temperature turns over", detail, state, null));
+    }
+
+    /** Whether no temperature has come any more since soon after a moment. */
+    private boolean isSilentSince(Duration at) {
+        return attempt != null && attempt.gaps().stream().anyMatch(gap -> gap.parameter() == Parameter.TEMPERATURE && gap.to().compareTo(attempt.lasted()) >= 0
+                && gap.from().compareTo(at.plus(SETTLED)) < 0);
     }
 
     private void rung(Milestone milestone, String words, String window, @Nullable Duration left) {

@@ -55,6 +55,22 @@ class LadderTest {
         });
     }
 
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void aTemperatureThatIsNoLongerReadHasNotTurnedOver(StartProfile profile) {
+        StartMonitor monitor = new StartMonitor(profile, 0);
+        SimpleStart start = SimpleStart.of(profile);
+        long until_us = start.samples().getFirst().at_us() + Math.round((SimpleStart.LEAD_IN_s + start.fuelAt() + 5.5) * 1e6);
+        start.samples().stream().filter(sample -> sample.at_us() <= until_us).forEach(monitor::accept);
+        AttemptReport before = monitor.running().orElseThrow();
+        assertThat(before.milestones()).containsKey(Milestone.LIGHT_OFF);
+        monitor.advanceTo(until_us + 8_000_000);
+        AttemptReport silent = monitor.running().orElseThrow();
+        assertThat(silent.peak()).isEqualTo(before.peak());
+        assertThat(Ladder.of(profile, silent, silent.lasted(), null)).filteredOn(rung -> rung.milestone() == null).singleElement()
+                .satisfies(rung -> assertThat(rung.state()).isNotEqualTo(Ladder.State.DONE));
+    }
+
     @Test
     void fuelThatIsNotAllowedYetIsLookedForOnItsOwnRung() {
         assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED)).filteredOn(rung -> rung.state() == Ladder.State.NOW)
