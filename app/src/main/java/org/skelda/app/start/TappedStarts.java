@@ -20,6 +20,8 @@ import org.skelda.core.start.Lane;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.StarterDuty;
 import org.skelda.core.start.TappedWatch;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -27,6 +29,7 @@ import org.springframework.stereotype.Service;
 /** Starts that nothing reads: what the crew tapped, shown like a start that is read, at every tap and as time passes. */
 @Service
 class TappedStarts {
+    private static final Logger LOG = LoggerFactory.getLogger(TappedStarts.class);
     private static final long TICK_MS = 500;
     private static final Duration SHOWN_AFTER = Duration.ofMinutes(2);
 
@@ -79,15 +82,25 @@ class TappedStarts {
     void tick() {
         Instant now = clock.instant();
         for (UUID id : ticking) {
-            Departure departure = departures.state(id);
-            Optional<StartProfile> profile = packs.profileOf(departure.opening());
-            List<Integer> moving = profile.isEmpty() || departure.lifecycle().closed() ? List.of()
-                    : departure.starts().keySet().stream().filter(engine -> isMoving(departure, profile.get(), engine, now)).toList();
-            if (moving.isEmpty()) {
+            try {
+                tick(id, now);
+            } catch (RuntimeException e) {
+                // One departure's trouble must not hold up the others; its page asks again by itself.
+                LOG.error("the tapped starts of departure {} cannot be told", id, e);
                 ticking.remove(id);
             }
-            moving.forEach(engine -> tell(departure, profile.orElseThrow(), engine, now));
         }
+    }
+
+    private void tick(UUID id, Instant now) {
+        Departure departure = departures.state(id);
+        Optional<StartProfile> profile = packs.profileOf(departure.opening());
+        List<Integer> moving = profile.isEmpty() || departure.lifecycle().closed() ? List.of()
+                : departure.starts().keySet().stream().filter(engine -> isMoving(departure, profile.get(), engine, now)).toList();
+        if (moving.isEmpty()) {
+            ticking.remove(id);
+        }
+        moving.forEach(engine -> tell(departure, profile.orElseThrow(), engine, now));
     }
 
     private static boolean isMoving(Departure departure, StartProfile profile, int engine, Instant now) {
