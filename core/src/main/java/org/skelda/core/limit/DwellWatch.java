@@ -56,6 +56,18 @@ public final class DwellWatch implements Signal.Listener {
         closes_us = Math.min(closes_us, at_us);
     }
 
+    /** Goes on where another watch of the same limit stands. */
+    public void resume(DwellWatch other) {
+        opens_us = other.opens_us;
+        closes_us = other.closes_us;
+        since_us = other.since_us;
+        told = other.told;
+        reached_us = other.reached_us;
+        longestFrom_us = other.longestFrom_us;
+        longest_us = other.longest_us;
+        firstExceeded_us = other.firstExceeded_us;
+    }
+
     @Override
     public void line(long from_us, double from, long to_us, double to) {
         if (to_us <= opens_us) {

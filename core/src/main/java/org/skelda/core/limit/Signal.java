@@ -42,6 +42,17 @@ public final class Signal {
         this.listener = listener;
     }
 
+    /** Goes on where another signal stands, with its own listener. */
+    public void resume(Signal other) {
+        gaps.clear();
+        gaps.addAll(other.gaps);
+        read = other.read;
+        saidLost = other.saidLost;
+        last_us = other.last_us;
+        last = other.last;
+        heldTo_us = other.heldTo_us;
+    }
+
     /** Takes another listener from here on; it hears the next line from where it begins. */
     public void tell(Listener other) {
         listener = other;

@@ -34,6 +34,20 @@ public final class SlopeWindow {
         this.zero_us = zero_us;
     }
 
+    /** Another window that holds the same readings. */
+    public SlopeWindow copy() {
+        SlopeWindow copy = new SlopeWindow(length_us, zero_us);
+        copy.at_us = at_us.clone();
+        copy.values = values.clone();
+        copy.first = first;
+        copy.count = count;
+        copy.sumT = sumT;
+        copy.sumV = sumV;
+        copy.sumTT = sumTT;
+        copy.sumTV = sumTV;
+        return copy;
+    }
+
     /** A reading, later than those before. @param value finite */
     public void read(long time_us, double value) {
         while (count > 0 && at_us[first] < time_us - length_us) {

@@ -32,13 +32,22 @@ final class Attempt {
     private final Rule.OnTime[] onTime;
     private final List<Rule> rules;
     private long now_us;
+    private final Clearing clearing;
+    private final boolean later;
     private long blindFrom_us = Signal.NEVER;
+    private boolean fuelComesOn;
+    private boolean running;
+    private boolean fuelCut;
+    private boolean starterAtEnd;
     private boolean ended;
 
-    Attempt(StartProfile profile, Readings readings, Switches switches, long startedAt_us, TemperatureForecast forecast) {
+    /** @param later whether the engine had an attempt before */
+    Attempt(StartProfile profile, Readings readings, Switches switches, Clearing clearing, boolean later, long startedAt_us, TemperatureForecast forecast) {
         this.profile = profile;
         this.readings = readings;
         this.switches = switches;
+        this.clearing = clearing;
+        this.later = later;
         this.startedAt_us = startedAt_us;
         this.now_us = startedAt_us;
         this.windows = new Windows(startedAt_us);
@@ -121,10 +130,10 @@ final class Attempt {
         }
     }
 
-    /** A sample whose switches are taken in already. What its readings complete is judged by the switches of its own moment. */
+    /** A sample whose switches and readings are taken in already. What its readings complete is judged by the switches of its own moment. */
     void absorb(Sample sample) {
         now_us = sample.at_us();
-        readings.absorb(sample);
+        noteFuel();
         windows.absorb(sample);
         figures.absorb(this, sample);
         if (switches.anyMoved()) {
@@ -142,11 +151,49 @@ final class Attempt {
         }
     }
 
+    /**
+     * Fuel that was on before the starter comes on with it under the minimum speed; at or above it the engine runs, and no fuel comes
+     * on in this attempt. A cut at the first sample is the attempt's before.
+     */
+    private void noteFuel() {
+        boolean first = now_us == startedAt_us;
+        boolean onBefore = first && switches.fuel() && !switches.fuelTurnedOn();
+        double spool = value(Parameter.SPOOL);
+        running |= onBefore && spool >= profile.fuel().minimum_pct();
+        fuelComesOn = !running && !isReached(Milestone.FUEL_ON)
+                && (switches.fuelTurnedOn() || onBefore && spool < profile.fuel().minimum_pct());
+        fuelCut |= !first && switches.fuelTurnedOff();
+    }
+
     private void end(long at_us) {
         now_us = at_us;
+        starterAtEnd = switches.starter();
         ended = true;
         readings.hush();
     }
+
+    /** The starter engages anew with this sample, whose readings were heard: the next attempt begins, and this one is over, its starter off. */
+    void giveWay(Sample sample) {
+        end(sample.at_us());
+        starterAtEnd = false;
+    }
+
+    /** Whether the fuel comes on at this sample, for the first time in the attempt. */
+    boolean fuelComesOn() { return fuelComesOn; }
+
+    /** Whether the engine ran when the starter engaged. */
+    boolean engineRan() { return running; }
+
+    /** Whether the fuel has gone off in the attempt. */
+    boolean wasFuelCut() { return fuelCut; }
+
+    /** Whether the engine had an attempt before. */
+    boolean isLater() { return later; }
+
+    Clearing clearing() { return clearing; }
+
+    /** Whether the starter is on, or was when the attempt ended. */
+    boolean starter() { return ended ? starterAtEnd : switches.starter(); }
 
     void reach(Milestone milestone) {
         if (isReached(milestone)) {

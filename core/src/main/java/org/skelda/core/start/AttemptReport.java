@@ -67,6 +67,14 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         return findings.stream().anyMatch(finding -> finding.action().cuts());
     }
 
+    /** With a finding of the watch after its cut. */
+    AttemptReport with(Finding finding) {
+        List<Finding> more = new ArrayList<>(findings);
+        more.add(finding);
+        more.sort(Finding.IN_ORDER);
+        return new AttemptReport(startedAt_us, lasted, ended, outcome, milestones, more, exceedances, gaps, peak, figures, margins, spoolAt_pct);
+    }
+
     static AttemptReport of(Attempt a) {
         List<Finding> findings = a.findings().stream().sorted(Finding.IN_ORDER).toList();
         List<Exceedance> exceedances = a.limitWatches().stream()
@@ -95,7 +103,7 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         return Outcome.decidedBy(findings, exceeded).orElseGet(() -> Outcome.of(a.wasBlind() ? Outcome.Kind.UNKNOWN
                 : a.isReached(Milestone.IDLE) ? Outcome.Kind.NORMAL
                 : a.isReached(Milestone.FUEL_ON) && !a.switches().fuel() ? Outcome.Kind.CREW_ABORT
-                : !a.isReached(Milestone.FUEL_ON) && !a.switches().starter() ? Outcome.Kind.DRY_MOTOR
+                : !a.isReached(Milestone.FUEL_ON) && !a.engineRan() && !a.starter() ? Outcome.Kind.DRY_MOTOR
                 : Outcome.Kind.INCOMPLETE));
     }
 

@@ -27,7 +27,7 @@ final class Figures {
         }
         last_us = sample.at_us();
         starterBefore = a.switches().starter();
-        fuelled |= a.switches().fuelTurnedOn();
+        fuelled |= a.fuelComesOn();
         double temperature = sample.temperature_c();
         if (temperature > peak_c) {
             peak_c = temperature;

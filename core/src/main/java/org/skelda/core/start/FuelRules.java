@@ -11,7 +11,7 @@ final class FuelRules {
     private FuelRules() {}
 
     private static boolean firstFuelOn(Attempt a) {
-        return a.switches().fuelTurnedOn() && a.at_us(Milestone.FUEL_ON) == a.now_us();
+        return a.at_us(Milestone.FUEL_ON) == a.now_us();
     }
 
     /** FUEL_EARLY: fuel on below the minimum speed; where a computer opens it, more than 0.5 % below. */
@@ -76,8 +76,18 @@ final class FuelRules {
     static final class RelightAfterCut implements Rule.AtSample {
         @Override
         public void sampled(Attempt a) {
-            if (a.switches().fuelTurnedOn() && a.at_us(Milestone.FUEL_ON) < a.now_us()) {
-                a.raise(FindingId.RELIGHT_AFTER_CUT, a.now_us(), Action.CUT_FUEL, "Fuel came on again after it was cut, in the same attempt.");
+            if (a.switches().fuelTurnedOn() && a.wasFuelCut()) {
+                a.raise(FindingId.RELIGHT_AFTER_CUT, a.now_us(), Action.CUT_FUEL, "Fuel came on again after it was cut, in the same start attempt.");
+            }
+        }
+    }
+
+    /** NOT_CLEARED: fuel on in a later attempt before the engine is cleared of the fuel of its last one. */
+    static final class NotCleared implements Rule.AtSample {
+        @Override
+        public void sampled(Attempt a) {
+            if (firstFuelOn(a) && a.isLater() && !a.clearing().wasClearAtFuel()) {
+                a.raise(FindingId.NOT_CLEARED, a.now_us(), Action.CUT_FUEL, "Fuel came on before the engine was cleared of the fuel of its last start attempt.");
             }
         }
     }

@@ -13,7 +13,7 @@ final class LightRules {
         @Override
         public void sampled(Attempt a) {
             Switches switches = a.switches();
-            if (switches.fuelTurnedOn() && switches.ignitionMeasured() && !switches.ignition()) {
+            if (a.at_us(Milestone.FUEL_ON) == a.now_us() && switches.ignitionMeasured() && !switches.ignition()) {
                 a.raise(FindingId.IGNITION_MISSING, a.now_us(), Action.CUT_FUEL,
                         "Fuel came on without ignition. Leave the ignition off: unburnt fuel would light all at once.");
             }

@@ -7,8 +7,8 @@ import org.skelda.core.limit.Signal;
 final class Listeners implements Signal.Listener {
     private Signal.Listener[] all;
 
-    private Listeners(Signal.Listener first) {
-        all = new Signal.Listener[] {first};
+    private Listeners(Signal.Listener... first) {
+        all = first;
     }
 
     /** The listener to give the signal so that one more hears it. */
@@ -18,7 +18,7 @@ final class Listeners implements Signal.Listener {
             listeners.all[listeners.all.length - 1] = more;
             return listeners;
         }
-        return new Listeners(more);
+        return new Listeners(signal.listener(), more);
     }
 
     @Override

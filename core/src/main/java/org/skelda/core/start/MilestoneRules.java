@@ -4,24 +4,27 @@ package org.skelda.core.start;
 final class MilestoneRules {
     private static final double VALVE_DROP_kPa = 12;
     private static final double ROTATION_pct = 2;
+    /** A spool that still turned at starter on must turn up by this much (%). */
+    private static final double TURNS_UP_pct = 1;
     private static final double OIL_RISE_kPa = 15;
     private static final double FAN_pct = 1;
     private static final double PROPELLER_rpm = 30;
-    private static final double LIGHT_OFF_RISE_degC = 30;
+    static final double LIGHT_OFF_RISE_degC = 30;
     private static final double STEADY_pctps = 0.2;
     private static final long VOLTS_COUNT_AFTER_us = 2_000_000;
 
     private double ductAtStart = Double.NaN;
-    private double oilAtStart = Double.NaN;
+    private double lowestSpool = Double.NaN;
+    private double lowestOil = Double.NaN;
 
     void absorb(Attempt a) {
         takeBaselines(a);
         if (isAhead(a, Milestone.VALVE_OPEN) && valveOpen(a)) a.reach(Milestone.VALVE_OPEN);
-        if (isAhead(a, Milestone.ROTATION) && a.value(Parameter.SPOOL) >= ROTATION_pct) a.reach(Milestone.ROTATION);
-        if (isAhead(a, Milestone.OIL_RISING) && a.value(Parameter.OIL) >= oilAtStart + OIL_RISE_kPa) a.reach(Milestone.OIL_RISING);
+        if (isAhead(a, Milestone.ROTATION) && turnsUp(a)) a.reach(Milestone.ROTATION);
+        if (isAhead(a, Milestone.OIL_RISING) && oilRises(a)) a.reach(Milestone.OIL_RISING);
         if (isAhead(a, Milestone.FAN_ROTATION) && a.value(Parameter.FAN) >= turning(a)) a.reach(Milestone.FAN_ROTATION);
         if (isAhead(a, Milestone.FUEL_ALLOWED) && fuelAllowed(a)) a.reach(Milestone.FUEL_ALLOWED);
-        if (a.switches().fuelTurnedOn()) a.reach(Milestone.FUEL_ON);
+        if (a.fuelComesOn()) a.reach(Milestone.FUEL_ON);
         if (isAhead(a, Milestone.LIGHT_OFF) && lit(a)) a.reach(Milestone.LIGHT_OFF);
         if (a.switches().starterTurnedOff() && a.isReached(Milestone.LIGHT_OFF) && a.switches().fuel()) a.reach(Milestone.STARTER_OUT);
         if (isAhead(a, Milestone.IDLE) && idle(a)) a.reach(Milestone.IDLE);
@@ -35,14 +38,27 @@ final class MilestoneRules {
         return a.isReached(Milestone.FUEL_ON) && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC;
     }
 
-    /** Readings at starter on; where there was none at that very sample, the first one after it. */
+    /** Duct pressure at starter on, or where there was no reading at that very sample the first after it; spool and oil at their lowest since. */
     private void takeBaselines(Attempt a) {
-        if (Double.isNaN(oilAtStart)) {
-            oilAtStart = a.value(Parameter.OIL);
-        }
         if (Double.isNaN(ductAtStart)) {
             ductAtStart = a.value(Parameter.DUCT);
         }
+        lowestSpool = lower(lowestSpool, a.value(Parameter.SPOOL));
+        lowestOil = lower(lowestOil, a.value(Parameter.OIL));
+    }
+
+    private static double lower(double lowest, double value) {
+        return value >= lowest || Double.isNaN(value) ? lowest : value;
+    }
+
+    private boolean turnsUp(Attempt a) {
+        double spool = a.value(Parameter.SPOOL);
+        return spool >= ROTATION_pct && (lowestSpool <= TURNS_UP_pct || spool >= lowestSpool + TURNS_UP_pct);
+    }
+
+    private boolean oilRises(Attempt a) {
+        double oil = a.value(Parameter.OIL);
+        return oil >= lowestOil + OIL_RISE_kPa || oil >= a.profile().idle().oilLeast_kpa() / 2;
     }
 
     private boolean valveOpen(Attempt a) {

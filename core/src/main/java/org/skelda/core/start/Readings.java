@@ -17,6 +17,7 @@ final class Readings {
     private final double elevation_ft;
     private final Signal[] signals = new Signal[PARAMETERS.length];
     private final Signal margin = new Signal(NOBODY);
+    private Signal.Listener flow = NOBODY;
     private double spoolBefore = Double.NaN;
     private double supplyBefore = Double.NaN;
     private long before_us;
@@ -91,12 +92,30 @@ final class Readings {
         }
     }
 
-    /** Nobody listens any more. */
+    /** Who hears the fuel flow whatever attempt runs. */
+    void always(Signal.Listener ofFlow) {
+        flow = ofFlow;
+        hush();
+    }
+
+    /** The attempt's watches listen no more. */
     void hush() {
         for (Signal signal : signals) {
             signal.tell(NOBODY);
         }
+        of(Parameter.FLOW).tell(flow);
         margin.tell(NOBODY);
+    }
+
+    /** Goes on where others stand. */
+    void resume(Readings other) {
+        for (int i = 0; i < signals.length; i++) {
+            signals[i].resume(other.signals[i]);
+        }
+        margin.resume(other.margin);
+        spoolBefore = other.spoolBefore;
+        supplyBefore = other.supplyBefore;
+        before_us = other.before_us;
     }
 
     /** The last reading while it may still be used; NaN when it is lost or was never there. */

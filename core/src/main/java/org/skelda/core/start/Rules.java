@@ -2,7 +2,7 @@ package org.skelda.core.start;
 
 import java.util.List;
 
-/** The table of findings: one rule for each row, in its order. A start limit exceeded is watched by the attempt itself. */
+/** The table of findings: one rule for each row, in its order. A start limit exceeded is watched by the attempt itself, what follows a cut by {@link CutWatch}. */
 final class Rules {
     private Rules() {}
 
@@ -25,11 +25,11 @@ final class Rules {
                 new StarterRules.StarterTime(),
                 new StarterRules.StarterOverrun(),
                 new StarterRules.StarterEarlyOut(),
+                new StarterRules.StarterReengaged(),
                 new FuelRules.RelightAfterCut(),
+                new FuelRules.NotCleared(),
                 new IdleRules.OilLowAtIdle(),
                 new CutRules.AutoStopFailed(),
-                new CutRules.CutNotEffective(),
-                new CutRules.InternalFire(),
                 new AccelerationRules.SlowToIdle(),
                 new IdleRules.IdleAbnormal());
     }

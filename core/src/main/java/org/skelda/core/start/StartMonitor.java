@@ -1,5 +1,6 @@
 package org.skelda.core.start;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,21 +12,25 @@ import org.jspecify.annotations.Nullable;
  * is wrong and what to do. A recorded trace and a live feed pass through the same code with the same answer; extra calls of {@link
  * #advanceTo} never change it.
  *
- * <p>An attempt begins when the starter goes on and none is running. It ends 10 s after idle, or when starter and fuel are off and
- * the start spool is under 5 %. A starter that is on at the very first sample was not seen to go on: that start is not judged.
+ * <p>An attempt begins when the starter goes on and none is running. It ends 10 s after idle; or when starter and fuel are off and
+ * the start spool is under 5 %; or where the starter goes on again with fuel off at or under the type's re-engagement speed: there the
+ * next one begins. A starter that is on at the very first sample was not seen to go on: that start is not judged.
  *
  * <p>Times are microseconds on the clock of the samples. One thread.
  */
 public final class StartMonitor {
-    /** Start spool (%) under which an attempt whose starter and fuel are off is over; a starter engaged above it belongs to that attempt. */
-    public static final double OVER_UNDER_pct = Attempt.STOPPED_pct;
+    private static final int NONE = -1;
 
     private final StartProfile profile;
+    private final double elevation_ft;
     private final Readings readings;
-    private final Switches switches = new Switches();
+    private final Switches switches;
+    private final Clearing clearing;
+    private final CutWatch cutWatch;
     private final Supplier<TemperatureForecast> forecasts;
     private final List<AttemptReport> done = new ArrayList<>();
     private @Nullable Attempt attempt;
+    private int cutBelongsTo = NONE;
     private long now_us = Long.MIN_VALUE;
     private long lastSample_us = Long.MIN_VALUE;
 
@@ -40,12 +45,40 @@ public final class StartMonitor {
 
     /** A monitor with another forecast, to compare them. */
     public StartMonitor(StartProfile profile, double elevation_ft, Supplier<TemperatureForecast> forecasts) {
+        this(profile, elevation_ft, new Switches(), new Clearing(profile), forecasts);
         if (!(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
             throw new IllegalArgumentException("an elevation of " + elevation_ft + " ft is out of range; give -2,000 to 20,000 ft");
         }
+    }
+
+    /**
+     * Another monitor that stands as this one does, between attempts, and goes its own way from here.
+     *
+     * @throws IllegalStateException while an attempt runs
+     */
+    public StartMonitor fork() {
+        if (attempt != null) {
+            throw new IllegalStateException("a monitor is forked between attempts, not in the middle of one");
+        }
+        StartMonitor fork = new StartMonitor(profile, elevation_ft, switches.copy(), clearing.copy(), forecasts);
+        fork.readings.resume(readings);
+        fork.cutWatch.resume(cutWatch);
+        fork.done.addAll(done);
+        fork.cutBelongsTo = cutBelongsTo;
+        fork.now_us = now_us;
+        fork.lastSample_us = lastSample_us;
+        return fork;
+    }
+
+    private StartMonitor(StartProfile profile, double elevation_ft, Switches switches, Clearing clearing, Supplier<TemperatureForecast> forecasts) {
         this.profile = profile;
+        this.elevation_ft = elevation_ft;
         this.readings = new Readings(profile, elevation_ft);
+        this.switches = switches;
+        this.clearing = clearing;
+        this.cutWatch = new CutWatch(profile, readings, this::raiseOfCut);
         this.forecasts = forecasts;
+        readings.always(cutWatch);
     }
 
     /**
@@ -78,15 +111,57 @@ public final class StartMonitor {
         lastSample_us = sample.at_us();
         advanceTo(sample.at_us());
         switches.absorb(sample);
-        if (attempt == null && switches.starterTurnedOn()) {
-            attempt = new Attempt(profile, readings, switches, sample.at_us(), forecasts.get());
+        readings.absorb(sample);
+        clear(sample);
+        if (switches.fuelTurnedOff()) {
+            cutBelongsTo = count() - 1;
         }
-        if (attempt == null) {
-            readings.absorb(sample);
+        if (attempt != null && engagesAnew()) {
+            attempt.giveWay(sample);
+            fileIfEnded();
+        }
+        if (attempt == null && switches.starterTurnedOn()) {
+            attempt = new Attempt(profile, readings, switches, clearing, !done.isEmpty(), sample.at_us(), forecasts.get());
+        }
+        if (attempt != null) {
+            attempt.absorb(sample);
+        }
+        if (attempt != null && attempt.isReached(Milestone.IDLE)) {
+            clearing.atIdle();
+        }
+        fileIfEnded();
+        cutWatch.absorb(sample, switches);
+    }
+
+    private void clear(Sample sample) {
+        clearing.advanceTo(sample.at_us());
+        clearing.switched(switches.starter(), switches.fuel(), switches.ignitionMeasured() && switches.ignition());
+        clearing.read(sample.temperature_c());
+    }
+
+    /** The starter goes on again, with fuel off, at or under the type's re-engagement speed, or at any where it has none. */
+    private boolean engagesAnew() {
+        Double atMost = profile.starter().engageAtOrBelow_pct();
+        return switches.starterTurnedOn() && !switches.fuel() && (atMost == null || readings.value(Parameter.SPOOL, now_us) <= atMost);
+    }
+
+    private int count() {
+        return done.size() + (attempt == null ? 0 : 1);
+    }
+
+    /** A finding of the watch after a cut: it belongs to the attempt of the cut, whether or not that still runs. */
+    private void raiseOfCut(FindingId id, long at_us, Action action, String reason) {
+        if (cutBelongsTo == NONE) {
             return;
         }
-        attempt.absorb(sample);
-        fileIfEnded();
+        if (attempt != null && cutBelongsTo == done.size()) {
+            attempt.raise(id, at_us, action, reason);
+            return;
+        }
+        AttemptReport report = done.get(cutBelongsTo);
+        if (report.findings().stream().noneMatch(finding -> finding.id() == id)) {
+            done.set(cutBelongsTo, report.with(new Finding(id, Duration.ofNanos((at_us - report.startedAt_us()) * 1000), action, reason)));
+        }
     }
 
     private void fileIfEnded() {

@@ -211,6 +211,30 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
             hot = List.copyOf(hot);
         }
 
+        /** Time to stand with the starter off before a dry motor after no light-off; zero where the type does not drain. */
+        public Duration drain() {
+            return sum(noLight, Doing.DRAIN);
+        }
+
+        /** Starter time that clears an engine of fuel that never lit. */
+        public Duration turnUnlit() {
+            return sum(noLight, Doing.KEEP_TURNING).plus(sum(noLight, Doing.DRY_MOTOR));
+        }
+
+        /** Starter time that clears an engine of fuel that burnt; zero where it turns until it is cool instead. */
+        public Duration turnLit() {
+            return sum(hot, Doing.KEEP_TURNING);
+        }
+
+        /** Temperature (degC) down to which an engine turns after fuel that burnt; null where it turns for a time instead. */
+        public @Nullable Double turnUntil_c() {
+            return hot.stream().map(Step::untilCool_c).filter(java.util.Objects::nonNull).findFirst().orElse(null);
+        }
+
+        private static Duration sum(List<Step> steps, Doing doing) {
+            return steps.stream().filter(step -> step.doing() == doing && step.time() != null).map(Step::time).reduce(Duration.ZERO, Duration::plus);
+        }
+
         /** What is done in a step. */
         public enum Doing { KEEP_TURNING, STOP_STARTER, DRAIN, DRY_MOTOR }
 

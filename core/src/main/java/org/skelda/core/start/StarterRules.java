@@ -53,6 +53,19 @@ final class StarterRules {
         }
     }
 
+    /** STARTER_REENGAGED: engaged with the start spool above the type's re-engagement speed, where it has one. */
+    static final class StarterReengaged implements Rule.AtSample {
+        @Override
+        public void sampled(Attempt a) {
+            Double atMost = a.profile().starter().engageAtOrBelow_pct();
+            double spool = a.value(Parameter.SPOOL);
+            if (a.switches().starterTurnedOn() && atMost != null && spool > atMost) {
+                a.raise(FindingId.STARTER_REENGAGED, a.now_us(), Action.STOP_STARTER, text("The starter was engaged at %.1f %% %s; it may be at %.0f %% or less.",
+                        spool, a.profile().words(Parameter.SPOOL), atMost));
+            }
+        }
+    }
+
     /** STARTER_EARLY_OUT: the starter goes out with fuel on, below its nominal cut-out - 6 %. */
     static final class StarterEarlyOut implements Rule.AtSample {
         private static final double UNDER_CUT_OUT_pct = 6;

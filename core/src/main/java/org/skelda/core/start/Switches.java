@@ -23,6 +23,22 @@ final class Switches {
     private long fuelOff_us = NEVER_YET;
     private long offAfterCut_us = NEVER_YET;
 
+    /** Another one that stands as this one does. */
+    Switches copy() {
+        Switches copy = new Switches();
+        copy.starter = starter;
+        copy.fuel = fuel;
+        copy.ignition = ignition;
+        copy.starterKnown = starterKnown;
+        copy.ignitionKnown = ignitionKnown;
+        copy.starterOn_us = starterOn_us;
+        copy.starterOff_us = starterOff_us;
+        copy.fuelOn_us = fuelOn_us;
+        copy.fuelOff_us = fuelOff_us;
+        copy.offAfterCut_us = offAfterCut_us;
+        return copy;
+    }
+
     void absorb(Sample sample) {
         fuelBefore = fuel;
         starterMoved = moved(sample.starter(), starter);
@@ -57,7 +73,7 @@ final class Switches {
         double flow = readings.value(Parameter.FLOW, now_us);
         return new Standing(since(now_us, since_us), fuel, sinceOrNull(fuelOff_us, since_us), starter, sinceOrNull(starterOn_us, since_us),
                 sinceOrNull(starterOff_us, since_us), sinceOrNull(offAfterCut_us, since_us), known(readings, Parameter.SPOOL, now_us), known(readings, Parameter.TEMPERATURE, now_us),
-                known(readings, Parameter.FLOW, now_us), !(flow > CutRules.STOPPED_FLOW_kgph));
+                known(readings, Parameter.FLOW, now_us), !(flow > CutWatch.STOPPED_FLOW_kgph));
     }
 
     private static Duration since(long at_us, long since_us) {

@@ -13,24 +13,37 @@ final class TurningRules {
         return a.switches().fuelOnAt(at_us) ? Action.CUT_FUEL : Action.STOP_STARTER;
     }
 
-    /** NO_ROTATION: no rotation 5.0 s after starter on. Out of sight then, it is judged at the next reading. */
-    static final class NoRotation extends Awaited {
+    /**
+     * NO_ROTATION: no rotation, from 5.0 s after starter on, starter on, start spool under the fuel-on minimum. Out of sight then, it is
+     * judged at the next reading.
+     */
+    static final class NoRotation implements Rule.OnTime, Rule.AtSample {
         static final long WITHIN_us = 5_000_000;
+        private boolean fellDue;
 
-        NoRotation() {
-            super(Milestone.ROTATION, Parameter.SPOOL);
+        @Override
+        public long due_us(Attempt a) {
+            return fellDue || a.isReached(Milestone.ROTATION) ? Signal.NEVER : a.startedAt_us() + WITHIN_us;
         }
 
         @Override
-        long latest_us(Attempt a) {
-            return a.startedAt_us() + WITHIN_us;
+        public void fallDue(Attempt a, long due_us) {
+            fellDue = true;
+            judge(a, due_us);
         }
 
         @Override
-        void missing(Attempt a, long at_us) {
-            if (a.switches().starter()) {
+        public void sampled(Attempt a) {
+            if (fellDue && !a.isReached(Milestone.ROTATION)) {
+                judge(a, a.now_us());
+            }
+        }
+
+        private static void judge(Attempt a, long at_us) {
+            if (a.switches().starter() && a.readings().value(Parameter.SPOOL, at_us) < a.profile().fuel().minimum_pct()
+                    && a.mayRaise(FindingId.NO_ROTATION, Action.STOP_STARTER)) {
                 a.raise(FindingId.NO_ROTATION, at_us, Action.STOP_STARTER,
-                        text("%s is under 2 %% at %.0f s after starter on.", a.profile().words(Parameter.SPOOL), WITHIN_us / 1e6));
+                        text("%s does not turn up %.0f s after starter on.", a.profile().words(Parameter.SPOOL), WITHIN_us / 1e6));
             }
         }
     }
@@ -56,16 +69,26 @@ final class TurningRules {
         }
     }
 
-    /** NO_FAN_ROTATION: fan or propeller still at the first sample at or past its gate of start spool, or at fuel on. */
+    /**
+     * NO_FAN_ROTATION: fan or propeller still at the first sample at or past its gate of start spool; where the type says so, at a
+     * fuel's coming on after the starter, if that is earlier. Is it out of sight then, its next reading decides.
+     */
     static final class NoFanRotation implements Rule.AtSample {
+        private boolean due;
+        private boolean judged;
+
         @Override
         public void sampled(Attempt a) {
-            if (a.isReached(Milestone.FAN_ROTATION) || Double.isNaN(a.value(Parameter.FAN))) {
+            if (judged) {
                 return;
             }
             StartProfile.Turning turning = a.profile().turning();
-            boolean atGate = a.value(Parameter.SPOOL) >= turning.fanBy_pct() || turning.orAtFuelOn() && a.isReached(Milestone.FUEL_ON);
-            if (atGate && (a.switches().starter() || a.switches().fuel()) && a.mayRaise(FindingId.NO_FAN_ROTATION, Action.CUT_FUEL)) {
+            boolean fuelComes = turning.orAtFuelOn() && a.switches().fuelTurnedOn() && a.now_us() > a.startedAt_us();
+            due |= (fuelComes || a.value(Parameter.SPOOL) >= turning.fanBy_pct()) && (a.switches().starter() || a.switches().fuel());
+            if (a.isReached(Milestone.FAN_ROTATION)) {
+                judged = true;
+            } else if (due && !Double.isNaN(a.value(Parameter.FAN))) {
+                judged = true;
                 a.raise(FindingId.NO_FAN_ROTATION, a.now_us(), stop(a, a.now_us()), text("The %s does not turn at %.1f %% %s; it must by %.0f %%%s.",
                         a.profile().words(Parameter.FAN), a.value(Parameter.SPOOL), a.profile().words(Parameter.SPOOL),
                         turning.fanBy_pct(), turning.orAtFuelOn() ? " or at fuel on" : ""));

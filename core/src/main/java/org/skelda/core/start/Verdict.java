@@ -85,7 +85,7 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
         return a.findings().stream().filter(finding -> switch (finding.action()) {
             case CUT_FUEL, AUTO_STOP -> a.switches().fuel();
             case STOP_STARTER -> a.switches().starter();
-            case SECOND_MEANS -> !a.switches().fuel() && a.value(Parameter.FLOW) > CutRules.STOPPED_FLOW_kgph;
+            case SECOND_MEANS -> !a.switches().fuel() && a.value(Parameter.FLOW) > CutWatch.STOPPED_FLOW_kgph;
             case KEEP_TURNING -> !a.switches().fuel();
             case ADVISE -> false;
         }).sorted(Comparator.comparing((Finding finding) -> rank(a, finding)).thenComparing(Finding.IN_ORDER)).toList();

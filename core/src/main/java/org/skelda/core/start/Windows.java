@@ -11,13 +11,11 @@ final class Windows {
     private final SlopeWindow spool2;
     private final SlopeWindow spool3;
     private final SlopeWindow spool5;
-    private final SlopeWindow temperature3;
 
     Windows(long zero_us) {
         spool2 = new SlopeWindow(TWO_S, zero_us);
         spool3 = new SlopeWindow(THREE_S, zero_us);
         spool5 = new SlopeWindow(FIVE_S, zero_us);
-        temperature3 = new SlopeWindow(THREE_S, zero_us);
     }
 
     void absorb(Sample sample) {
@@ -25,9 +23,6 @@ final class Windows {
             spool2.read(sample.at_us(), sample.spool_pct());
             spool3.read(sample.at_us(), sample.spool_pct());
             spool5.read(sample.at_us(), sample.spool_pct());
-        }
-        if (!Double.isNaN(sample.temperature_c())) {
-            temperature3.read(sample.at_us(), sample.temperature_c());
         }
     }
 
@@ -39,7 +34,4 @@ final class Windows {
 
     /** Acceleration of the start spool over the last 5.0 s (% a second). */
     double spoolOver5s() { return spool5.perSecond(); }
-
-    /** Rise of the temperature over the last 3.0 s (degC a second). */
-    double temperatureOver3s() { return temperature3.perSecond(); }
 }

@@ -19,7 +19,7 @@ class AfterCutTest {
     private static Standing standing(double now, boolean fuel, Double cut, boolean starter, Double on, Double off, double spool, double temperature, double flow) {
         Duration firstOff = off == null ? null : seconds(on != null && on > 25 ? 25 : off);
         return new Standing(seconds(now), fuel, cut == null ? null : seconds(cut), starter, on == null ? null : seconds(on), off == null ? null : seconds(off), firstOff,
-                spool, temperature, flow, !(flow > CutRules.STOPPED_FLOW_kgph));
+                spool, temperature, flow, !(flow > CutWatch.STOPPED_FLOW_kgph));
     }
 
     private static Duration seconds(double seconds) {

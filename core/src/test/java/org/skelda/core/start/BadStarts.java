@@ -9,7 +9,11 @@ final class BadStarts {
     private static final Map<FindingId, Function<StartProfile, Bad>> ALL = new EnumMap<>(FindingId.class);
 
     /** @param at when it falls due (s since starter on); @param within how near it must be told (s) */
-    record Bad(SimpleStart start, Action action, double at, double within) {}
+    record Bad(SimpleStart start, Action action, double at, double within, int attempt) {
+        Bad(SimpleStart start, Action action, double at, double within) {
+            this(start, action, at, within, 0);
+        }
+    }
 
     private BadStarts() {}
 
@@ -20,6 +24,7 @@ final class BadStarts {
     /** Whether a type can have a finding at all. */
     static boolean canHave(StartProfile profile, FindingId id) {
         return switch (id) {
+            case STARTER_REENGAGED -> profile.starter().engageAtOrBelow_pct() != null;
             case DIP_LOW -> profile.drive().manner() == StartProfile.Manner.ELECTRIC;
             case AUTO_STOP_FAILED -> profile.drive().automatic();
             default -> true;
@@ -107,6 +112,20 @@ final class BadStarts {
             SimpleStart start = SimpleStart.of(p);
             double out = start.timeOfSpool(p.starter().cutOut_pct() - 8);
             return new Bad(start.starter(t -> t >= 0 && t < out), Action.CUT_FUEL, out, 0.11);
+        });
+        ALL.put(FindingId.STARTER_REENGAGED, p -> {
+            SimpleStart start = SimpleStart.of(p);
+            double out = start.timeOfSpool(p.starter().cutOut_pct() - 8);
+            return new Bad(start.starter(t -> t >= 0 && t < out || t >= out + 1), Action.STOP_STARTER, out + 1, 0.11);
+        });
+        ALL.put(FindingId.NOT_CLEARED, p -> {
+            SimpleStart start = SimpleStart.of(p);
+            double from = start.fuelAt();
+            double cut = from + 4;
+            double again = cut + 10;
+            return new Bad(start.fuel(t -> t >= from && t < cut || t >= again + from).starter(t -> t >= 0 && t < cut || t >= again)
+                    .with(Parameter.SPOOL, (t, _) -> t < cut ? start.spool(Math.min(t, from)) : t < again ? 0 : start.spool(Math.min(t - again, from)))
+                    .with(Parameter.TEMPERATURE, (_, _) -> 20).lasts(again + from + 2), Action.CUT_FUEL, from, 0.11, 1);
         });
         ALL.put(FindingId.RELIGHT_AFTER_CUT, p -> {
             SimpleStart start = SimpleStart.of(p);
