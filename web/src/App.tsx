@@ -1,7 +1,10 @@
 import { Route, Routes } from 'react-router';
 import { DeparturePage } from './departure/DeparturePage';
 import { SignInPage } from './people/SignInPage';
-import { useSession } from './people/useSession';
+import { useRef } from 'react';
+import { useKeyDispatcher } from './keys/useKeys';
+import { SessionEnded } from './people/SessionEnded';
+import { hasSignedOut, useSession } from './people/useSession';
 import { FeedsPage } from './feed/FeedsPage';
 import { LogbookPage } from './logbook/LogbookPage';
 import { ReplayPage } from './trace/ReplayPage';
@@ -12,6 +15,8 @@ import { PlainPage } from './ui/PlainPage';
 /** Chooses the page: signing in comes before everything else, and the address stays as it is meanwhile. */
 export function App() {
   const session = useSession();
+  const last = useRef(session.data?.person);
+  useKeyDispatcher();
   if (session.isPending) return <PlainPage title="Skelda"><p>Loading.</p></PlainPage>;
   // Only before the first answer: a page that is at work stays as it is when a later asking fails.
   if (!session.data) {
@@ -21,11 +26,16 @@ export function App() {
       </PlainPage>
     );
   }
-  const { person } = session.data;
+  if (hasSignedOut()) last.current = undefined;
+  // A session that ended by itself keeps the page as it is; only signing out leaves it.
+  const person = session.data.person ?? last.current;
+  last.current = person;
   if (!person) return <SignInPage session={session.data} />;
   return (
+    <>
+    {!session.data.person && <SessionEnded person={person} />}
     <Routes>
-      <Route path="/" element={<TodayPage person={person} />} />
+      <Route path="/" element={<TodayPage />} />
       <Route path="/departures/:id" element={<DeparturePage person={person} />} />
       <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
       <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
@@ -33,8 +43,9 @@ export function App() {
       <Route path="/traces/:id" element={<ReplayPage />} />
       <Route path="/feeds" element={<FeedsPage />} />
       <Route path="/logbook" element={<LogbookPage />} />
-      <Route path="/sign-in" element={<TodayPage person={person} />} />
+      <Route path="/sign-in" element={<TodayPage />} />
       <Route path="*" element={<PlainPage title="No such page"><p>There is nothing at this address. <a href="/">Go to Today</a>.</p></PlainPage>} />
     </Routes>
+    </>
   );
 }

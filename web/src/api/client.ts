@@ -37,6 +37,9 @@ export class ProblemError extends Error {
   }
 }
 
+/** Told to the window when a request was answered that nobody is signed in. */
+export const SIGNED_OUT = 'skelda:signed-out';
+
 /** A request that got no answer at all. */
 export class NoLinkError extends Error {}
 
@@ -50,9 +53,15 @@ const csrf: Middleware = {
 
 /** A link can be lost without a word; a request that hangs is given up, and a command is sent again under its own id. */
 const GIVEN_UP_AFTER_MS = 5000;
+/** A file takes its time to be sent and judged. */
+const UPLOAD_GIVEN_UP_AFTER_MS = 120_000;
+
+function limit(request: Request): number {
+  return request.method === 'POST' && new URL(request.url).pathname === '/api/traces' ? UPLOAD_GIVEN_UP_AFTER_MS : GIVEN_UP_AFTER_MS;
+}
 
 export const api = createClient<paths>({
-  baseUrl: '/', fetch: (request) => globalThis.fetch(request, { signal: AbortSignal.timeout(GIVEN_UP_AFTER_MS) }),
+  baseUrl: '/', fetch: (request) => globalThis.fetch(request, { signal: AbortSignal.timeout(limit(request)) }),
 });
 api.use(csrf);
 
@@ -66,7 +75,10 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
   }
   if (!result.response.ok) {
     const problem = result.error as Problem | undefined;
-    if (problem?.type?.startsWith('urn:skelda:problem:')) throw new ProblemError(problem);
+    if (problem?.type?.startsWith('urn:skelda:problem:')) {
+      if (result.response.status === 401) window.dispatchEvent(new Event(SIGNED_OUT));
+      throw new ProblemError(problem);
+    }
     throw new NoLinkError(`The server answered ${result.response.status}.`);
   }
   return result.data as T;

@@ -21,7 +21,8 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
   const monotonic = useMonotonic();
-  const starting = Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
+  const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
+  const starting = closed ? [] : Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
   useToneWhenOpened(open, quiet);
   return (
     <>

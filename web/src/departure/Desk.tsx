@@ -1,6 +1,7 @@
 import { Drawer } from '@mantine/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
 import { ClocksRail } from './ClocksRail';
 import styles from './Desk.module.css';
@@ -14,6 +15,7 @@ import { SeatDesk } from './SeatDesk';
 import { Thread } from './Thread';
 import { useAwake } from './useAwake';
 import { useDeskKeys } from './useDeskKeys';
+import { useKeyBlock } from '../keys/useKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
 export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | null;
@@ -25,7 +27,7 @@ export function Desk() {
   const navigate = useNavigate();
   const [sheet, setSheet] = useState<Sheet>(null);
   const work = works.find((candidate) => candidate.text.id === procedure) ?? works.find((candidate) => candidate.view.held && mine && isMine(candidate, mine.seat))
-    ?? procedureToGoOnWith(works, mine?.seat ?? null);
+    ?? procedureToGoOnWith(works, mine?.seat ?? null, serverClock.now());
   const [visit, setVisit] = useState(0);
   const go = (id: string) => {
     setSheet(null);
@@ -37,6 +39,7 @@ export function Desk() {
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
+  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread');
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
   return (

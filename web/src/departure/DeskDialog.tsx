@@ -1,8 +1,10 @@
 import { Modal } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { useKeyBlock } from '../keys/useKeys';
 
 /** A dialog of the desk; when it closes, the desk itself takes the focus back. */
 export function DeskDialog({ title, opened, close, children }: { title: string; opened: boolean; close: () => void; children: ReactNode }) {
+  useKeyBlock('dialog', opened);
   return (
     <Modal opened={opened} onClose={close} title={title} returnFocus={false}>
       {children}

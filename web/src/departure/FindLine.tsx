@@ -2,6 +2,7 @@ import { Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useDeparture } from './departureContext';
 import styles from './FindLine.module.css';
+import { useKeyBlock } from '../keys/useKeys';
 import { found } from './work';
 
 const SHOWN = 12;
@@ -9,6 +10,7 @@ const SHOWN = 12;
 /** Finds any line by its words and goes to its procedure. */
 export function FindLine({ opened, close, go }: { opened: boolean; close: () => void; go: (procedure: string) => void }) {
   const { works } = useDeparture();
+  useKeyBlock('sheet', opened);
   const [search, setSearch] = useState('');
   const hits = found(works, search).slice(0, SHOWN);
   const leave = () => { setSearch(''); close(); };

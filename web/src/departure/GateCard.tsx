@@ -7,12 +7,12 @@ import styles from './GateCard.module.css';
 type Gate = NonNullable<LineView['gate']>;
 type Wait = Gate['waits'][number];
 
-/** Why a line's gate is closed and when it opens, what it guards, and what can be done meanwhile. */
-export function GateCard({ gate, meanwhile }: { gate: Gate; meanwhile: { title: string; go: () => void } | null }) {
+/** Why a line's gate is closed and when it opens, what it guards, and what can be done meanwhile. `short`: it opens within seconds, its clock stands large. */
+export function GateCard({ gate, short, meanwhile }: { gate: Gate; short: boolean; meanwhile: { title: string; go: () => void } | null }) {
   const now = useServerNow();
   return (
     <div className={styles.gate}>
-      {gate.opensAt && <p className={styles.time}>Opens in {countdown(Date.parse(gate.opensAt) - now)}</p>}
+      {gate.opensAt && <p className={styles.time} data-short={short || undefined}>{short ? <><b>{countdown(Date.parse(gate.opensAt) - now)}</b> stay here, it opens by itself</> : <>Opens in {countdown(Date.parse(gate.opensAt) - now)}</>}</p>}
       <ul className={styles.waits}>{gate.waits.map((wait) => <li key={`${wait.kind} ${wait.name}`}>{sentence(wait)}</li>)}</ul>
       {gate.guards && <p className="small">It guards {gate.guards}.</p>}
       {meanwhile && (

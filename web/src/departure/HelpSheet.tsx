@@ -4,26 +4,27 @@ import { Key } from '../ui/Key';
 import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { useDeparture } from './departureContext';
 import styles from './HelpSheet.module.css';
-import { lettersOff, setLettersOff } from './useKeys';
+import { lettersOff, setLettersOff, useKeyBlock } from '../keys/useKeys';
 import { goLetters } from './work';
 
 const KEYS: [string, string][] = [
   ['Space', 'answer the line, or go on'], ['Enter', 'enter a value; acknowledge a caution'], ['0–9', 'type a measurement'],
   ['↑ ↓', 'look back and ahead'], ['D', 'record a deviation'], ['H', 'hold with a reason'], ['L', 'done earlier'], ['U', 'take back'],
-  ['1–9', 'a start by taps: tell a rung'], ['Y N', 'answer its question'], ['O X', 'fuel is off, starter is off'], ['W', 'say what is wrong'], ['⌫', 'take the newest tap back'],
+  ['1–9', 'a start by taps: tell a rung'], ['R', 'send again what was set aside'], ['Y N', 'answer its question'], ['O X', 'fuel is off, starter is off'], ['W', 'say what is wrong'], ['⌫', 'take the newest tap back'],
   ['C', 'clocks'], ['S', 'seats and roles'], ['/', 'find a line'], ['?', 'this sheet'], ['Esc', 'step out'],
 ];
 
 /** Every key in one sheet, and the switch for single letters. */
 export function HelpSheet({ opened, close }: { opened: boolean; close: () => void }) {
   const { works } = useDeparture();
+  useKeyBlock('sheet', opened);
   const [off, setOff] = useState(lettersOff);
   const letters = goLetters(works.map((work) => work.text.title));
   const choose = (next: boolean) => { setLettersOff(next); setOff(next); };
   return (
-    <Modal opened={opened} onClose={close} title="Keys" size="lg">
+    <Modal opened={opened} onClose={close} title="Keys" size={880}>
       <div className={styles.columns}>
-        <dl className={styles.keys}>{KEYS.map(([key, does]) => <div key={key}><dt><Key name={key} /><span className="unseen">{key}</span></dt><dd>{does}</dd></div>)}</dl>
+        <dl className={`${styles.keys} ${styles.wide}`}>{KEYS.map(([key, does]) => <div key={key}><dt><Key name={key} /><span className="unseen">{key}</span></dt><dd>{does}</dd></div>)}</dl>
         <dl className={styles.keys}>
           <div><dt><Key name="G" /> <Key name="T" /></dt><dd>Today</dd></div>
           {works.map((work, index) => <div key={work.text.id}><dt><Key name="G" /> <Key name={letters[index] ?? ''} /></dt><dd>{work.text.title}</dd></div>)}

@@ -8,6 +8,7 @@ import { MeasureEntry } from './MeasureEntry';
 import { Outcome } from './Outcome';
 import type { Dialog } from './ProcedureDesk';
 import type { Answering } from './useAnswering';
+import { shownUnit } from '../ui/units';
 import { isComplete } from './work';
 
 interface LineCardProps {
@@ -18,12 +19,14 @@ interface LineCardProps {
   setTyping: (text: string) => void;
   answering: Answering;
   open: (dialog: Dialog) => void;
+  /** Whether the line waits for seconds only, so that the crew stays with it. */
+  short: boolean;
   /** Another procedure to go on with while this line's gate is closed. */
   meanwhile: { title: string; go: () => void } | null;
 }
 
 /** The displayed line, large: where the hand goes, what it should show, and the one key that answers it. */
-export function LineCard({ line, work, map, typing, setTyping, answering, open, meanwhile }: LineCardProps) {
+export function LineCard({ line, work, map, typing, setTyping, answering, open, short, meanwhile }: LineCardProps) {
   const { text, view } = line;
   const zone = map?.zones.find((candidate) => candidate.id === text.zone)?.label;
   const next = line.text.ref === work.view.next;
@@ -36,9 +39,9 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
       {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
       <Outcome line={line} />
-      {view.gate && <GateCard gate={view.gate} meanwhile={meanwhile} />}
+      {view.gate && <GateCard gate={view.gate} short={short} meanwhile={meanwhile} />}
       {!complete && !view.gate && text.kind === 'MEASURE' && (
-        <MeasureEntry label={text.label} unit={text.measure?.unit ?? ''} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
+        <MeasureEntry label={text.label} unit={shownUnit(text.measure?.unit ?? '')} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
       )}
       <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
     </article>

@@ -1,6 +1,7 @@
 import { useServerNow } from '../live/useServerNow';
 import { shown } from '../ui/number';
 import { countdown } from '../ui/time';
+import { shownUnit } from '../ui/units';
 import type { WorkLine } from './departureContext';
 import styles from './LineRow.module.css';
 
@@ -24,7 +25,7 @@ export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
 function outcome({ text, view }: WorkLine): string | null {
   if (view.state === 'DEVIATED') return `deviation: ${view.deviation?.reason}`;
   if (view.reading && text.measure) {
-    const value = `${shown(view.reading.value, text.measure.decimals)} ${view.reading.unit}`;
+    const value = `${shown(view.reading.value, text.measure.decimals)} ${shownUnit(view.reading.unit)}`;
     return view.state === 'OUTSIDE' ? `${value}, outside` : value;
   }
   return view.state === 'RESPONDED' ? 'waits for the other to confirm' : null;

@@ -1,14 +1,16 @@
 import { Button } from '@mantine/core';
-import type { Problem } from '../api/client';
+import type { CommandRequest, Problem } from '../api/client';
+import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
 import { utc } from '../ui/time';
-import { useDeparture } from './departureContext';
+import { useDeparture, type Work } from './departureContext';
 import styles from './Notices.module.css';
 
 /** What stands in the way: a lost link, or a refusal with what was kept and what to do. */
 export function Notices() {
   const { state, live, mine, works } = useDeparture();
   const { problem } = state;
+  useKeys((key) => { if (key === 'R') live.sendAside(); return key === 'R'; }, state.aside.length > 0);
   const last = state.events.at(-1);
   const reopened = last?.type === 'Undone' ? (last.payload as { reopened?: string[] }).reopened ?? [] : [];
   const names = reopened.map((ref) => works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref);
@@ -25,9 +27,21 @@ export function Notices() {
           <Button onClick={() => live.dismiss()} rightSection={<Key name="Esc" />}>Close</Button>
         </div>
       )}
+      {state.aside.length > 0 && (
+        <div className={styles.notice} data-tone="warn" role="alert">
+          <div><b>! {state.aside.length === 1 ? 'One answer is' : `${state.aside.length} answers are`} set aside.</b> The server could not take {state.aside.length === 1 ? 'it' : 'them'} ({state.aside.at(-1)?.problem.detail}) Nothing of {state.aside.length === 1 ? 'it' : 'them'} is lost: {state.aside.map(({ request }) => words(request, works)).join('; ')}.</div>
+          <Button onClick={() => live.sendAside()} rightSection={<Key name="R" />}>Send again</Button>
+        </div>
+      )}
       {mine && names.length > 0 && <div className={styles.notice}>Taking that back re-opened {names.length}: {names.join(', ')}.</div>}
     </>
   );
+}
+
+/** What a command asked for, in short. */
+function words(request: CommandRequest, works: Work[]): string {
+  const line = works.flatMap((work) => work.lines).find((one) => one.text.ref === request.line);
+  return [request.ask.toLowerCase().replaceAll('_', ' '), line?.text.label, request.tap?.toLowerCase().replaceAll('_', ' ')].filter(Boolean).join(' ');
 }
 
 /** Who did what in the meantime, for a conflict; null for all else. */

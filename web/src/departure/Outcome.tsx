@@ -1,6 +1,7 @@
 import type { LineView, Schemas } from '../api/client';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
+import { shownUnit } from '../ui/units';
 import type { WorkLine } from './departureContext';
 import styles from './Outcome.module.css';
 
@@ -26,9 +27,9 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
   const words = verdict === 'OUTSIDE' ? 'outside' : verdict === 'CAUTION' ? 'within, caution' : 'within';
   return (
     <p className={styles.reading} data-verdict={verdict}>
-      <b className={styles.figure}>{shown(reading.value, decimals)} {reading.unit}</b> {verdict === 'OUTSIDE' ? '! ' : ''}{words}
+      <b className={styles.figure}>{shown(reading.value, decimals)} {shownUnit(reading.unit)}</b> {verdict === 'OUTSIDE' ? '! ' : ''}{words}
       {limit !== undefined && margin !== undefined && (
-        <>, {shown(Math.abs(margin), decimals)} {reading.unit} {margin < 0 ? 'beyond' : 'inside'} the limit of {shown(limit, decimals)} {reading.unit}</>
+        <>, {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the limit of {shown(limit, decimals)} {shownUnit(reading.unit)}</>
       )}
       <span className={styles.source}>Source: {source}. {by(reading.mark)}</span>
     </p>

@@ -6,6 +6,7 @@ import type { DepartureView, DeskPage } from '../api/client';
 import type { DepartureLive } from '../live/DepartureLive';
 import { begin, type LiveState } from '../live/liveState';
 import { DepartureProvider } from './departureContext';
+import { useKeyDispatcher } from '../keys/useKeys';
 import { ProcedureDesk } from './ProcedureDesk';
 import { useDeparture } from './departureContext';
 
@@ -50,6 +51,12 @@ function Shown() {
   return work ? <ProcedureDesk work={work} go={() => undefined} idle={false} ready={false} /> : null;
 }
 
+/** The page's one listener for keys, as the application has it. */
+function Keys() {
+  useKeyDispatcher();
+  return null;
+}
+
 describe('the desk of a flow', () => {
   let live: FakeLive;
   let time = 10_000;
@@ -59,7 +66,7 @@ describe('the desk of a flow', () => {
     live = new FakeLive();
     render(
       <MantineProvider><MemoryRouter>
-        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Shown /></DepartureProvider>
+        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Keys /><Shown /></DepartureProvider>
       </MemoryRouter></MantineProvider>);
   });
   afterEach(() => { cleanup(); vi.restoreAllMocks(); });

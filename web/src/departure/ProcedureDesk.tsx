@@ -16,14 +16,15 @@ import { RestCard } from './RestCard';
 import { StartDesk } from '../start/StartDesk';
 import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
-import { useKeys } from './useKeys';
-import { isComplete, placeOfNext, procedureToGoOnWith } from './work';
+import { useKeys } from '../keys/useKeys';
+import { useServerNow } from '../live/useServerNow';
+import { useRoomAhead } from './useRoomAhead';
+import { isComplete, isShortWait, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
-const AHEAD = 5;
 export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
 
-/** The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, five ahead, and where it is. */
+/** The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, as many ahead as fit, and where it is. */
 export function ProcedureDesk({ work, go, idle, ready }: {
   work: Work; go: (procedure: string) => void; idle: boolean; ready: boolean;
 }) {
@@ -56,6 +57,10 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   };
   const back = () => { setCursor(null); setDraft(null); };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
+  const now = useServerNow();
+  // A wait of seconds keeps the crew here, its clock large on the card.
+  const leave = isShortWait(line, now) ? null : goOn;
+  const room = useRoomAhead(line?.text.ref);
   const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
 
   useKeys((key) => {
@@ -72,7 +77,7 @@ export function ProcedureDesk({ work, go, idle, ready }: {
     if (key === 'H') { setDialog('hold'); return true; }
     if (key === 'L' && line && !isComplete(line)) { setDialog('late'); return true; }
     if (key === 'U' && undoable) { setDialog('undo'); return true; }
-    if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && goOn) { goOn(); return true; }
+    if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && leave) { leave(); return true; }
     // The start's own desk has the key until its engine is at idle.
     if (line?.text.kind === 'START' && line.view.gate && key === ' ') return false;
     return answering.press(key, typing, setTyping);
@@ -96,8 +101,9 @@ export function ProcedureDesk({ work, go, idle, ready }: {
             ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
             : starting ? <StartDesk line={line} answering={answering} open={setDialog} />
             : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
-                meanwhile={goOn && elsewhere ? { title: elsewhere.text.title, go: goOn } : null} />}
-          {work.lines.slice(place + 1, place + 1 + (starting ? 0 : AHEAD)).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
+                short={isShortWait(line, now)} meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null} />}
+          <div ref={room.ref} aria-hidden="true" />
+          {work.lines.slice(place + 1, place + 1 + (starting ? 0 : room.rows)).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {cursor !== null && <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>To the next line</Button>}
           <p className={`small ${styles.keys}`}><Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp; <Key name="?" /> keys</p>
         </div>

@@ -2,6 +2,7 @@ import { Button, PasswordInput, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
+import { shownUnit } from '../ui/units';
 import { useDeparture } from './departureContext';
 import { Notices } from './Notices';
 import styles from './RecordDesk.module.css';
@@ -17,7 +18,7 @@ export function RecordDesk() {
   return (
     <section aria-labelledby="record-title">
       <h1 id="record-title" className={styles.title}>{lifecycle === 'SIGNED' ? 'Signed record' : lifecycle === 'ABANDONED' ? 'Given up' : 'Ready to sign'}</h1>
-      <p className="small">{page.tail}, flight {page.flight}, {page.from} to {page.to}. {lines.length - state.view.openLines} of {lines.length} lines complete, {deviations.length} deviations, {state.events.length} events.</p>
+      <p className="small">{page.kind === 'REHEARSAL' && <b>Rehearsal. </b>}{page.tail}, flight {page.flight}, {page.from} to {page.to}. {lines.length - state.view.openLines} of {lines.length} lines complete, {deviations.length} deviations, {state.events.length} events.</p>
       <Notices />
       {lifecycle === 'OFF_BLOCK' && <Signing />}
       <div className={styles.columns}>
@@ -29,7 +30,7 @@ export function RecordDesk() {
               {readings.map(({ text, view }) => view.reading && (
                 <tr key={text.ref}>
                   <td>{text.label}<small>{view.reading.judgement.source}</small></td>
-                  <td>{shown(view.reading.value, text.measure?.decimals ?? 0)} {view.reading.unit}</td>
+                  <td>{shown(view.reading.value, text.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}</td>
                   <td>{text.expects}</td>
                   <td>{view.reading.judgement.margin === undefined ? '' : shown(view.reading.judgement.margin, text.measure?.decimals ?? 0)}</td>
                   <td>{utc(view.reading.mark.doneAt)}</td>

@@ -22,7 +22,8 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const devices = Math.max(1, state.devices);
   const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
   const monotonic = useMonotonic();
-  const starting = Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
+  const closed = view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
+  const starting = closed ? [] : Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
   const gate = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
   // A starter's own time comes before any gate's.
   const soonest = starting.find((clock) => clock.share !== null) ?? (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);
@@ -30,7 +31,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
     <header className={styles.ribbon}>
       <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">Skelda</Link>
       <button type="button" className={`${styles.cell} ${styles.narrowThread}`} onClick={() => open('thread')}><b>Steps</b><small>all procedures</small></button>
-      <span className={styles.cell}><b>{page.tail}</b><small>{page.typeName}, stand {page.stand}</small></span>
+      <span className={styles.cell}><b>{page.tail}</b><small>{page.kind === 'REHEARSAL' ? 'Rehearsal, ' : ''}{page.typeName}, stand {page.stand}</small></span>
       <span className={`${styles.cell} ${styles.optional}`}><b>{page.from} to {page.to}</b><small>flight {page.flight}</small></span>
       <button type="button" className={styles.cell} onClick={() => open('seats')}>
         <b>{mine ? `${person.name}, ${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : `${person.name}, no seat`} <Key name="S" /></b>

@@ -1,25 +1,26 @@
 import { useRef } from 'react';
 import type { Sheet } from './Desk';
 import type { Work } from './departureContext';
-import { useKeys } from './useKeys';
+import { useKeys } from '../keys/useKeys';
 import { goLetters } from './work';
 
 const GO_WINDOW_MS = 1500;
 
-/** The keys that hold on every desk: sheets, and G with a letter for going somewhere. */
+/** The keys that hold on every desk: sheets, and G with a letter for going somewhere; the letter after G is nobody else's. */
 export function useDeskKeys({ works, sheet, open, go, today }: {
   works: Work[]; sheet: Sheet; open: (sheet: Sheet) => void; go: (procedure: string) => void; today: () => void;
 }): void {
-  const goPressed = useRef(0);
+  const goPressed = useRef(Number.NEGATIVE_INFINITY);
+  const enabled = sheet === null || sheet === 'seats';
   useKeys((key) => {
-    if (performance.now() - goPressed.current < GO_WINDOW_MS) {
-      goPressed.current = 0;
-      if (key === 'T') { today(); return true; }
-      const index = goLetters(works.map((work) => work.text.title)).indexOf(key);
-      const work = works[index];
-      if (work) go(work.text.id);
-      return work !== undefined;
-    }
+    if (performance.now() - goPressed.current > GO_WINDOW_MS) return false;
+    goPressed.current = Number.NEGATIVE_INFINITY;
+    if (key === 'T') today();
+    const work = works[goLetters(works.map((candidate) => candidate.text.title)).indexOf(key)];
+    if (work) go(work.text.id);
+    return true;
+  }, enabled, 'sheet');
+  useKeys((key) => {
     switch (key) {
       case 'G': goPressed.current = performance.now(); return true;
       case '?': open('help'); return true;
@@ -33,5 +34,5 @@ export function useDeskKeys({ works, sheet, open, go, today }: {
       case 'Escape': if (sheet === 'seats') open(null); return sheet === 'seats';
       default: return false;
     }
-  }, sheet === null || sheet === 'seats');
+  }, enabled, 'page');
 }

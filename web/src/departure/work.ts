@@ -12,10 +12,23 @@ export function isMine(work: Work, seat: Seat | null): boolean {
   return seat === null || !work.text.seat || work.text.seat === seat;
 }
 
+const SHORT_WAIT_MS = 20_000;
+
+/** Whether a line only waits for a clock that opens soon: the crew stays with it. */
+export function isShortWait(line: WorkLine | undefined, now: number): boolean {
+  const opensAt = line?.view.gate?.opensAt;
+  return opensAt !== undefined && line?.view.gate?.waits.every((wait) => wait.kind === 'CLOCK') === true && Date.parse(opensAt) - now < SHORT_WAIT_MS;
+}
+
+/** Whether a procedure goes on by itself within seconds. */
+function waitsShortly(work: Work, now: number): boolean {
+  return !work.view.next && isShortWait(work.lines[placeOfNext(work)], now);
+}
+
 /** The procedure to go on with: the first of this seat that has a line to answer, else the first that is not done. */
-export function procedureToGoOnWith(works: Work[], seat: Seat | null): Work | undefined {
+export function procedureToGoOnWith(works: Work[], seat: Seat | null, now = 0): Work | undefined {
   const open = works.filter((work) => work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED');
-  return open.find((work) => isMine(work, seat) && work.view.next && !work.view.held)
+  return open.find((work) => isMine(work, seat) && (work.view.next || waitsShortly(work, now)) && !work.view.held)
     ?? open.find((work) => isMine(work, seat))
     ?? open[0]
     ?? works.at(-1);

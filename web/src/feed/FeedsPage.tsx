@@ -45,7 +45,7 @@ function Issuing({ tails }: { tails: string[] }) {
         <NativeSelect label="Tail" value={tail} onChange={(event) => setTail(event.currentTarget.value)} data={tails} />
         <TextInput label="What sends it" placeholder="Recorder of QX-LOM" value={label} maxLength={120} onChange={(event) => setLabel(event.currentTarget.value)} />
         <Button type="submit" variant="filled" disabled={label.trim() === ''} loading={issue.isPending}>Issue a feed</Button>
-        {issue.error && <p role="alert" className={table.wrong}>{issue.error instanceof ProblemError ? `${issue.error.problem.detail} ${issue.error.problem.todo}` : 'The server does not answer. Nothing was issued; try again.'}</p>}
+        {issue.error && <p role="alert" className={table.wrong}>{issue.error instanceof ProblemError ? `${issue.error.problem.detail} ${issue.error.problem.todo}` : 'The server did not answer in time. Look below whether the feed was issued before you try again.'}</p>}
       </form>
       {issue.data && <Issued feed={issue.data} />}
     </section>
@@ -66,7 +66,7 @@ function Issued({ feed }: { feed: Schemas['IssuedFeed'] }) {
   );
 }
 
-function Row({ feed }: { feed: Schemas['Listed'] }) {
+function Row({ feed }: { feed: Schemas['ListedFeed'] }) {
   const queries = useQueryClient();
   const [asking, setAsking] = useState(false);
   const revoke = useMutation({
@@ -75,7 +75,7 @@ function Row({ feed }: { feed: Schemas['Listed'] }) {
   });
   return (
     <tr>
-      <td><b>{feed.label}</b></td>
+      <td><b>{feed.label}</b>{feed.news && <small role="status">! {feed.news}</small>}</td>
       <td>{feed.tail}</td>
       <td>{feed.issuedAt.slice(0, 10)} {utc(feed.issuedAt)}</td>
       <td>

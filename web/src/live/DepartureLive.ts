@@ -8,6 +8,8 @@ const SILENCE_MS = 2000;
 const RETRY_MS = 1000;
 const AFTER_OPENING_MS = 40;
 const RESYNC_MS = 60_000;
+/** So often a command is tried that the server itself cannot take, before it is set aside for the others. */
+const TRIES = 4;
 
 /**
  * Keeps one departure live: its stream with resume, the watch for silence, the moment a gate opens by time, and
@@ -32,6 +34,8 @@ export class DepartureLive {
     this.id = id;
     this.clock = clock;
     this.state = begin(view);
+    const kept = sessionStorage.getItem(this.asideKey());
+    if (kept) this.state = reduce(this.state, { type: 'aside', aside: JSON.parse(kept) as LiveState['aside'] });
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -74,8 +78,25 @@ export class DepartureLive {
     return answered;
   }
 
+  /** Sends what was set aside once more, under the ids it had. */
+  sendAside(): void {
+    const waiting = this.state.aside;
+    this.setAside([]);
+    for (const { request } of waiting) this.queue = this.queue.then(() => this.send(request)).catch(() => false);
+  }
+
+  private setAside(aside: LiveState['aside']): void {
+    this.dispatch({ type: 'aside', aside });
+    sessionStorage.setItem(this.asideKey(), JSON.stringify(aside));
+  }
+
+  private asideKey(): string {
+    return `skelda.aside.${this.id}`;
+  }
+
   private async send(request: CommandRequest): Promise<boolean> {
     this.dispatch({ type: 'sent' });
+    let failures = 0;
     // The stream may bring a command's event before its answer, or instead of it when the link breaks in between.
     const heard = new Promise<'heard'>((resolve) => { this.awaited = { commandId: request.commandId, heard: () => resolve('heard') }; });
     while (!this.closed) {
@@ -85,13 +106,20 @@ export class DepartureLive {
         this.dispatch(answer === 'heard' ? { type: 'acknowledged' } : { type: 'accepted', view: answer.view });
         return true;
       } catch (failure) {
-        if (failure instanceof ProblemError && failure.slug !== 'internal') {
+        const ended = failure instanceof ProblemError && failure.problem.status === 401;
+        if (failure instanceof ProblemError && failure.slug !== 'internal' && !ended) {
           this.dispatch({ type: 'refused', problem: failure.problem });
           if (failure.slug === 'conflict') void this.refresh();
           return false;
         }
         if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
-        this.dispatch({ type: 'silent' });
+        if (failure instanceof ProblemError && !ended && ++failures >= TRIES) {
+          // The server answers, but not this: it must not hold up what comes after it.
+          this.setAside([...this.state.aside, { request, problem: failure.problem }]);
+          this.dispatch({ type: 'acknowledged' });
+          return false;
+        }
+        if (!ended) this.dispatch({ type: 'silent' });
         await Promise.race([heard, new Promise((resolve) => setTimeout(resolve, RETRY_MS))]);
       }
     }

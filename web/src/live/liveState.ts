@@ -1,4 +1,4 @@
-import type { DepartureView, LogEvent, Problem, SampleRow, StartMessage, StartSheet, StartView } from '../api/client';
+import type { CommandRequest, DepartureView, LogEvent, Problem, SampleRow, StartMessage, StartSheet, StartView } from '../api/client';
 
 /** What a page knows of a departure while it is live. No React, no network, no clock. */
 export interface LiveState {
@@ -13,6 +13,8 @@ export interface LiveState {
   sheet: StartSheet | null;
   /** Every engine of which anything was read, by its number. */
   engines: Record<number, EngineLive>;
+  /** Commands that the server could not take, again and again; they wait to be sent once more. */
+  aside: { request: CommandRequest; problem: Problem }[];
   /** The newest refusal that nobody has looked at. */
   problem: Problem | null;
 }
@@ -32,10 +34,11 @@ export type LiveAction =
   | { type: 'accepted'; view: DepartureView }
   | { type: 'acknowledged' }
   | { type: 'refused'; problem: Problem }
+  | { type: 'aside'; aside: LiveState['aside'] }
   | { type: 'dismissed' };
 
 export function begin(view: DepartureView): LiveState {
-  return { link: 'connecting', view, events: [], devices: 0, sending: false, problem: null, sheet: null, engines: {} };
+  return { link: 'connecting', view, events: [], devices: 0, sending: false, problem: null, aside: [], sheet: null, engines: {} };
 }
 
 /** A view never gives way to an older one; of two with the same events, the later time wins. */
@@ -59,18 +62,23 @@ function withReadings(known: EngineLive | undefined, message: StartMessage, at: 
   const isOfKind = known !== undefined && (known.view.taps !== undefined) === (message.view.taps !== undefined);
   if (message.view.taps) return isOlder && isOfKind ? known : { view: message.view, samples: [], heardAt: at };
   const last = known?.samples.at(-1)?.[0] ?? Number.NEGATIVE_INFINITY;
-  const fresh = message.samples.filter((row) => (row[0] ?? 0) > last);
+  const times = new Set(known?.samples.map((row) => row[0]));
+  const unknown = message.samples.filter((row) => !times.has(row[0] ?? null));
+  // Readings that came late stand among those before them; only newer ones tell that the engine is being read.
+  const isNewer = unknown.some((row) => (row[0] ?? 0) > last);
+  const isLate = unknown.some((row) => (row[0] ?? 0) < last);
   const view = isOlder && isOfKind ? known.view : message.view;
   const begin = view.startedAt ? Date.parse(view.startedAt) - BEFORE_STARTER_MS : Number.NEGATIVE_INFINITY;
-  const samples = [...(known?.samples ?? []), ...fresh].filter((row) => (row[0] ?? 0) >= begin).slice(-MOST_SAMPLES);
-  return { view, samples, heardAt: fresh.length > 0 ? at : (known?.heardAt ?? at) };
+  const all = [...(known?.samples ?? []), ...unknown].filter((row) => (row[0] ?? 0) >= begin);
+  if (isLate) all.sort((one, other) => (one[0] ?? 0) - (other[0] ?? 0));
+  return { view, samples: all.slice(-MOST_SAMPLES), heardAt: isNewer ? at : (known?.heardAt ?? at) };
 }
 
 /** A start whose first tap was taken back was none. */
 function withoutTakenBack(engines: LiveState['engines'], event: LogEvent): LiveState['engines'] {
   if (event.type !== 'StartTapUndone') return engines;
   const { tap, engine } = event.payload as unknown as { tap: string; engine: number };
-  if (tap !== 'STARTER_ON') return engines;
+  if (tap !== 'STARTER_ON' && tap !== 'IGNITION_ON') return engines;
   return Object.fromEntries(Object.entries(engines).filter(([number]) => Number(number) !== engine));
 }
 
@@ -100,6 +108,8 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       return { ...state, sending: false };
     case 'refused':
       return { ...state, sending: false, problem: action.problem };
+    case 'aside':
+      return { ...state, aside: action.aside };
     case 'dismissed':
       return { ...state, problem: null };
   }

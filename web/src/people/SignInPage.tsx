@@ -29,7 +29,7 @@ export function SignInPage({ session }: { session: SessionInfo }) {
           <PasswordInput label="Password" autoComplete="current-password" value={password} onChange={(e) => setPassword(e.currentTarget.value)} required withAsterisk={false} />
           {signIn.isError && (
             <p role="alert" className={styles.wrong}>
-              {problem ? `${problem.detail} ${problem.todo}` : 'The server did not answer. Nothing was sent; try again.'}
+              {problem ? `${problem.detail} ${problem.todo}` : 'The server did not answer; try again.'}
             </p>
           )}
           <Button type="submit" variant="filled" loading={signIn.isPending}>Sign in</Button>

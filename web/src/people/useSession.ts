@@ -1,11 +1,26 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { answered, api, type SessionInfo } from '../api/client';
+import { useWindowEvent } from '@mantine/hooks';
+import { answered, api, SIGNED_OUT, type SessionInfo } from '../api/client';
 
 const SESSION = ['session'];
+const ACCOUNT = 'skelda.account';
+let signedOut = false;
+
+/** Whether the person left on purpose since the last signing in. */
+export function hasSignedOut(): boolean {
+  return signedOut;
+}
+
+/** The account name that was signed in with last in this tab; null when none was. */
+export function lastAccount(): string | null {
+  return sessionStorage.getItem(ACCOUNT);
+}
 const AGAIN_MS = 2000;
 
-/** Who is signed in; asks again by itself while the server does not answer. */
+/** Who is signed in; asks again by itself while the server does not answer, and when a request was told that nobody is. */
 export function useSession() {
+  const queries = useQueryClient();
+  useWindowEvent(SIGNED_OUT, () => void queries.invalidateQueries({ queryKey: SESSION }));
   return useQuery({
     queryKey: SESSION,
     queryFn: () => answered<SessionInfo>(api.GET('/api/session')),
@@ -18,7 +33,11 @@ export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: { account: string; password: string }) => answered<SessionInfo>(api.POST('/api/session', { body })),
-    onSuccess: (session) => queries.setQueryData(SESSION, session),
+    onSuccess: (session, { account }) => {
+      signedOut = false;
+      sessionStorage.setItem(ACCOUNT, account);
+      queries.setQueryData(SESSION, session);
+    },
   });
 }
 
@@ -26,6 +45,9 @@ export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: () => answered(api.DELETE('/api/session')),
-    onSuccess: () => queries.invalidateQueries({ queryKey: SESSION }),
+    onSuccess: () => {
+      signedOut = true;
+      return queries.invalidateQueries({ queryKey: SESSION });
+    },
   });
 }

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { useDeparture } from '../departure/departureContext';
 import { MeasureEntry } from '../departure/MeasureEntry';
-import { useKeys } from '../departure/useKeys';
+import { useKeys } from '../keys/useKeys';
 import { parsed, typed } from '../ui/number';
 
 /** What was read off the gauges, typed after a start that nothing read: the peak, and the dip of an electric one. `folded`: other things come first. */
@@ -23,7 +23,7 @@ export function FiguresEntry({ engine, folded }: { engine: number; folded: boole
     if (key === 'Backspace' && typing !== '') { setTyping(typing.slice(0, -1)); return true; }
     if (key === 'Enter' && typing !== '') { enter(); return true; }
     return false;
-  }, figure !== null);
+  }, figure !== null, 'entry');
   if (!summary || !figure) return null;
   if (!opened && typing === '') return <Button onClick={() => setOpened(true)}>{figure.label}: type it</Button>;
   return <MeasureEntry label={figure.label} unit={figure.unit} hint={`${figure.label}, as the gauge showed it.`} typing={typing} setTyping={setTyping} enter={enter} />;

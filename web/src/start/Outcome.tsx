@@ -5,7 +5,7 @@ import { isoDuration } from '../ui/time';
 import { shown } from '../ui/number';
 import { useExpected } from './ExpectedStrip';
 import styles from './ExpectedStrip.module.css';
-import { inLowerWords } from './startWords';
+import { outcomeWords } from './startWords';
 
 /** A finished start: what came of it, expected against got, and its trace. */
 export function Outcome({ engine, live }: { engine: number; live: EngineLive }) {
@@ -23,7 +23,7 @@ export function Outcome({ engine, live }: { engine: number; live: EngineLive }) 
   ].filter((row) => row.got !== undefined);
   return (
     <section className={styles.strip} aria-label="Expected against got">
-      <p className="small"><b>Attempt {record.number}: {inLowerWords(live.view.outcome ?? '')}.</b>{' '}
+      <p className="small"><b>Attempt {record.number}: {outcomeWords(live.view.outcome ?? '')}.</b>{' '}
         {record.tapped ? <>As you tapped it.{live.view.taps?.peakNote && ` Peak ${live.view.taps.peakNote} °C.`}</> : <><Link to={`/departures/${page.id}/starts/${engine}/${record.number}`}>Replay</Link>{' '}
         <a href={`/api/departures/${page.id}/starts/${engine}/${record.number}/trace`} download>Trace as CSV</a></>}</p>
       {rows.map((row) => (

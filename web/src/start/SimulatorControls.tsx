@@ -2,7 +2,7 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { answered, api, ProblemError } from '../api/client';
 import { useDeparture } from '../departure/departureContext';
-import { useKeys } from '../departure/useKeys';
+import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
 import styles from './SimulatorControls.module.css';
 import { controlsFor, WRONG, type Control } from './simulatorWords';
@@ -31,7 +31,7 @@ export function SimulatorControls({ engine }: { engine: number }) {
     if (!control || !mine) return false;
     press(control);
     return true;
-  }, simulated);
+  }, simulated, 'start');
   if (real || !mine || !state.sheet) return null;
   if (!simulated) return <Attach />;
   return (
@@ -65,7 +65,7 @@ function Attach() {
   };
   return (
     <section className={styles.panel} aria-label="Simulated aircraft">
-      <p className={styles.title}>No feed. <b>Rehearse on the simulated aircraft?</b> It sends readings of its own; no real engine is touched.</p>
+      <p className={styles.title}>No feed. <b>{page.kind === 'REHEARSAL' ? 'Rehearse on the simulated aircraft?' : 'Let the simulated aircraft stand in?'}</b> It sends readings of its own; no real engine is touched.</p>
       <div className={styles.row}><Button onClick={attach}>Attach the simulated aircraft</Button></div>
       {problem && <p role="alert" className={styles.problem}>{problem}</p>}
     </section>

@@ -13,7 +13,7 @@ import { Script } from './Script';
 import { SimulatorControls } from './SimulatorControls';
 import styles from './StartDesk.module.css';
 import { TapDesk } from './TapDesk';
-import { loudness, silentSince, worstFirst } from './startWords';
+import { isBlind, loudness, silentSince, worstFirst } from './startWords';
 import { WrongList } from './WrongList';
 import { useMonotonic } from './useMonotonic';
 import { VerdictBar } from './VerdictBar';
@@ -55,7 +55,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       </div>}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
       {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
-      <Announcer text={!engine ? '' : silentSince(engine, now, state.link) ? `${engine.view.name}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
+      <Announcer text={!engine ? '' : isBlind(engine, silentSince(engine, now, state.link)) ? `${engine.view.name}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
   );
 }

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { DeskDialog } from '../departure/DeskDialog';
 import { useDeparture } from '../departure/departureContext';
 import { ReasonForm } from '../departure/ReasonForm';
-import { useKeys } from '../departure/useKeys';
+import { useKeys } from '../keys/useKeys';
 import type { EngineLive } from '../live/liveState';
 import { serverClock } from '../live/useServerNow';
 import { Key } from '../ui/Key';
@@ -12,13 +12,10 @@ import { FiguresEntry } from './FiguresEntry';
 import { Script } from './Script';
 import { rungsToTell, TapLadder } from './TapLadder';
 import styles from './TapDesk.module.css';
-import { asked, canTell, tapOf, type Tap, type Taps } from './tapWords';
+import { asked, canTell, type Tap, type Taps } from './tapWords';
 import { WrongList } from './WrongList';
 import { useMonotonic } from './useMonotonic';
 import { useTapping, type Tapping } from './useTapping';
-
-/** What is told next when the verdict calls for an act. */
-const MUST: Partial<Record<EngineLive['view']['verdict']['call'], Tap>> = { CUT_FUEL: 'FUEL_OFF', STOP_STARTER: 'STARTER_OFF' };
 
 interface TapDeskProps {
   engine: number;
@@ -42,7 +39,10 @@ export function TapDesk({ engine, live, underWay, settled, urgent, children }: T
   const since = view?.startedAt ? Date.parse(view.at) - Date.parse(view.startedAt) + elapsed : 0;
   const question = taps ? asked(taps, since, isoDuration) : null;
   const cools = view !== null && !view.running && Date.parse(view.duty.allowedAt) > Date.parse(view.at) + (live ? (now - live.heardAt) * serverClock.speed() : 0);
-  const next: Tap | null = view?.running ? (MUST[view.verdict.call] ?? tapOf(taps?.next)) : 'STARTER_ON';
+  const { state } = useDeparture();
+  const first: Tap = state.sheet?.ignitionSwitch ? 'IGNITION_ON' : 'STARTER_ON';
+  const next: Tap | null = view ? (taps?.next?.tap ?? null) : underWay ? 'STARTER_ON' : first;
+  const nextWords = view ? (taps?.next?.words ?? '') : underWay ? 'Starter is on: tell the rest by taps' : first === 'IGNITION_ON' ? 'Ignition ON' : 'Starter ON';
   const tapping = useTapping(engine, question?.words ?? next ?? '');
   const [wrongs, setWrongs] = useState(false);
   const done = view !== null && !view.running && view.outcome === 'NORMAL';
@@ -61,20 +61,19 @@ export function TapDesk({ engine, live, underWay, settled, urgent, children }: T
       if (answer) tapping.press(answer, false);
       return true;
     }
-    if (!view || (!view.running && !done)) {
-      if (key === ' ' && !cools) startAgain();
-      return key === ' ';
-    }
     if (key === ' ') {
-      if (next && view.running && canTell(next, view)) tapping.press(next);
-      return view.running;
+      if (done || !next) return !done;
+      if (next === 'STARTER_ON' && cools) return true;
+      if (next === 'STARTER_ON') startAgain(); else tapping.press(next);
+      return true;
     }
+    if (!view) return false;
     if (key === 'O' && taps?.fuel && view.running) { tapping.tell('FUEL_OFF'); return true; }
     if (key === 'X' && taps?.starter && view.running) { tapping.tell('STARTER_OFF'); return true; }
     const rung = view.running && /^[1-9]$/.test(key) ? rungsToTell(view)[Number(key) - 1] : undefined;
     if (rung && canTell(rung, view)) tapping.tell(rung);
     return rung !== undefined;
-  }, !settled);
+  }, !settled, 'start');
 
   return (
     <div className={styles.columns}>
@@ -87,7 +86,7 @@ export function TapDesk({ engine, live, underWay, settled, urgent, children }: T
         {(done || settled) && children}
         {view?.running && <p className={styles.watch} aria-hidden="true">{countdown(Math.max(0, since - 999))}<small> since starter</small></p>}
         {question && <Question question={question} tapping={tapping} />}
-        {!question && !done && !settled && next && <Next words={next === 'STARTER_ON' ? again(underWay, view !== null) : wordsOf(next, view)} sending={tapping.pending.includes(next)} quiet={cools}
+        {!question && !done && !settled && next && <Next words={nextWords} sending={tapping.pending.includes(next)} quiet={cools && next === 'STARTER_ON'}
           tell={() => (next === 'STARTER_ON' ? startAgain() : tapping.press(next))} />}
         {view?.running && taps && <Levers taps={taps} tapping={tapping} />}
         {taps && view?.running !== undefined && taps.wrongs.length > 0 && <Wrongs taps={taps} armed={wrongs} tapping={tapping} />}
@@ -97,15 +96,6 @@ export function TapDesk({ engine, live, underWay, settled, urgent, children }: T
       </div>
     </div>
   );
-}
-
-function again(underWay: boolean, second: boolean): string {
-  return underWay ? 'Starter is on: tell the rest by taps' : second ? 'Starter on again' : 'Starter on';
-}
-
-function wordsOf(next: Tap, view: EngineLive['view'] | null): string {
-  if (view && MUST[view.verdict.call] === next) return next === 'FUEL_OFF' ? 'Fuel is off' : 'Starter is off';
-  return view?.ladder.find((rung) => tapOf(rung.milestone) === next)?.words ?? '';
 }
 
 /** `quiet`: it can be told, but it is not what is to be done now. */
@@ -160,7 +150,7 @@ function TakeBack({ engine, taps }: { engine: number; taps: Taps }) {
   const mine = taps.lastBy === person.id;
   const undo = (reason?: string) => { setAsking(false); void live.ask({ ask: 'UNDO_TAP', engine, tap: taps.last, reason }); };
   const press = () => { if (mine) undo(); else setAsking(true); };
-  useKeys((key) => { if (key === 'Backspace') press(); return key === 'Backspace'; }, !asking);
+  useKeys((key) => { if (key === 'Backspace') press(); return key === 'Backspace'; }, !asking, 'start');
   return (
     <>
       <Button className={styles.back} onClick={press} rightSection={<Key name="⌫" />}>Take back: {taps.lastWords}</Button>

@@ -4,14 +4,14 @@ import { Key } from '../ui/Key';
 import { isoDuration } from '../ui/time';
 import ladder from './LadderList.module.css';
 import styles from './TapDesk.module.css';
-import { canTell, tapOf, type Tap } from './tapWords';
+import { canTell, type Tap } from './tapWords';
 
 const MARK = { DONE: '✓', NOW: '▸', NEXT: '', LATE: '?' } as const;
 const WORD = { DONE: 'done', NOW: 'next', NEXT: 'later', LATE: 'its window has passed' } as const;
 
 /** The rungs that can be told, in their order: the digit of each is its key. */
 export function rungsToTell(view: StartView): Tap[] {
-  return view.ladder.flatMap((rung) => tapOf(rung.milestone) ?? []);
+  return view.ladder.flatMap((rung) => rung.tap ?? []);
 }
 
 /** The ladder of a start as tap targets. `elapsed` is the time since its view was made, in milliseconds. */
@@ -20,7 +20,7 @@ export function TapLadder({ view, elapsed, pending, tell }: { view: StartView; e
   return (
     <ol className={ladder.ladder} aria-label="What to look for">
       {view.ladder.map((rung) => {
-        const tap = tapOf(rung.milestone);
+        const tap = rung.tap ?? null;
         // A window that has passed asks; it says nothing by itself.
         const tone = rung.state === 'LATE' ? 'NOW' : rung.state;
         const sending = tap !== null && pending.includes(tap);
@@ -36,7 +36,7 @@ export function TapLadder({ view, elapsed, pending, tell }: { view: StartView; e
           </>
         );
         return (
-          <li key={rung.milestone ?? 'turns-over'}>
+          <li key={rung.tap ?? 'turns-over'}>
             {tap && rung.state !== 'DONE'
               ? <UnstyledButton className={`${ladder.rung} ${styles.rung}`} data-state={tone} disabled={!canTell(tap, view) || sending} onClick={() => tell(tap)}>{words}</UnstyledButton>
               : <div className={`${ladder.rung} ${styles.rung}`} data-state={tone}>{words}</div>}

@@ -1,6 +1,7 @@
 import type { EngineLive, LiveState } from '../live/liveState';
 import styles from './VerdictBar.module.css';
-import { loudness, type Loudness } from './startWords';
+import { isBlind, loudness, type Loudness } from './startWords';
+import { utc } from '../ui/time';
 
 const MARK: Record<Loudness, string> = { act: '▲', blind: '∅', know: '!', quiet: '', rest: '' };
 
@@ -18,13 +19,14 @@ interface VerdictBarProps {
 /** What to do now with one engine, readable from two metres, and why. An old word never stays when nothing comes any more. */
 export function VerdictBar({ engine, name, live, silent, link }: VerdictBarProps) {
   const verdict = live?.view.verdict;
-  const blind = !verdict || silent || verdict.call === 'BLIND';
+  const blind = !verdict || !live || isBlind(live, silent);
+  const unseen = live && silent && !blind ? [`Nothing is read since ${utc(live.view.at, true)}.`] : [];
   const loud = !verdict ? 'rest' : blind ? 'blind' : loudness(verdict.call);
   const [subject = name, all = ''] = verdict ? verdict.sentence.split(/: (.*)/s) : [];
   const [words = '', ...rest] = all.split('. ');
   const said = !verdict ? 'no feed' : blind ? 'no data' : words;
   const why = !verdict ? ['Nothing is watched. Use the aircraft\'s gauges.']
-    : blind ? [`Use the aircraft's gauges.${link === 'lost' ? ' This page has lost its link.' : ''}`, ...(silent ? [] : verdict.reasons)] : [...rest, ...verdict.reasons, ...(link === 'lost' ? ['This page has lost its link; your taps are sent when it is back.'] : [])];
+    : blind ? [`Use the aircraft's gauges.${live?.view.running ? ' If you cannot see the temperature either: fuel OFF.' : ''}${link === 'lost' ? ' This page has lost its link.' : ''}`, ...(silent ? [] : verdict.reasons)] : [...rest, ...verdict.reasons.slice(0, 1), ...unseen, ...verdict.reasons.slice(1), ...(link === 'lost' ? ['This page has lost its link; your taps are sent when it is back.'] : [])];
   const next = live?.view.ladder.find((rung) => rung.state === 'NOW');
   const note = blind || !verdict ? '' : verdict.note;
   return (

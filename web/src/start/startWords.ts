@@ -24,13 +24,29 @@ export function silentSince(live: EngineLive, now: number, link: LiveState['link
   return live.view.running && !live.view.taps && (link === 'lost' || now - live.heardAt > SILENT_IN_START_MS);
 }
 
+/** Whether no word stands any more for want of readings. What was called to be done at once stands until it is seen done. */
+export function isBlind(live: EngineLive, silent: boolean): boolean {
+  return (silent && loudness(live.view.verdict.call) !== 'act') || live.view.verdict.call === 'BLIND';
+}
+
 /** The engines with the worst verdict first; one without data counts as blind. */
 export function worstFirst(engines: EngineLive[], now: number, link: LiveState['link']): EngineLive[] {
-  const rank = (live: EngineLive) => RANK.indexOf(silentSince(live, now, link) ? 'BLIND' : live.view.verdict.call);
+  const rank = (live: EngineLive) => RANK.indexOf(isBlind(live, silentSince(live, now, link)) ? 'BLIND' : live.view.verdict.call);
   return [...engines].sort((a, b) => rank(a) - rank(b) || a.view.engine - b.view.engine);
 }
 
-/** "HOT_PREDICTED" as words: "hot predicted". */
-export function inLowerWords(code: string): string {
-  return code.toLowerCase().replaceAll('_', ' ');
+const OUTCOMES: Record<string, string> = {
+  NORMAL: 'normal', UNKNOWN: 'not known, readings were missing', CREW_ABORT: 'aborted by the crew', DRY_MOTOR: 'dry motored', INCOMPLETE: 'not finished',
+  LOW_SUPPLY: 'low supply', DIP_LOW: 'dip too low', NO_ROTATION: 'no rotation', NO_OIL_PRESSURE: 'no oil pressure', NO_FAN_ROTATION: 'fan or propeller did not turn',
+  FUEL_EARLY: 'fuel too early', RESIDUAL_HOT: 'fuel on a hot engine', IGNITION_MISSING: 'fuel without ignition', IGNITION_LATE: 'ignition after fuel',
+  NO_LIGHT_OFF: 'no light-off', FLOW_HIGH: 'fuel flow too high', HOT_PREDICTED: 'cut on the forecast, would have been hot', HOT_START: 'hot start', HUNG_START: 'hung start',
+  STARTER_TIME: 'starter on too long', STARTER_OVERRUN: 'starter overrun', STARTER_EARLY_OUT: 'starter out too early', STARTER_REENGAGED: 'starter engaged too fast',
+  RELIGHT_AFTER_CUT: 'fuel again after the cut', NOT_CLEARED: 'fuel before the engine was cleared', OIL_LOW_AT_IDLE: 'oil pressure low at idle',
+  AUTO_STOP_FAILED: 'start computer did not stop it', CUT_NOT_EFFECTIVE: 'cut without effect', INTERNAL_FIRE: 'internal fire', SLOW_TO_IDLE: 'slow to idle',
+  IDLE_ABNORMAL: 'idle out of its usual band', FIRE_WARNING: 'fire warning', CREW_CALL: 'stopped on a call',
+};
+
+/** An outcome or a finding as people say it. */
+export function outcomeWords(code: string): string {
+  return OUTCOMES[code] ?? code.toLowerCase().replaceAll('_', ' ');
 }

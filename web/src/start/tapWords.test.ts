@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { StartView } from '../api/client';
-import { asked, canTell, tapOf, type Taps } from './tapWords';
+import { asked, canTell, type Taps } from './tapWords';
 
 const TAPS: Taps = {
-  next: 'LIGHT_OFF', starter: true, fuel: true, last: 'FUEL_ON', lastWords: 'fuel on', lastBy: 'p-1', wrongs: [],
+  next: { tap: 'LIGHT_OFF', words: 'Light-off' }, starter: true, fuel: true, last: 'FUEL_ON', lastWords: 'fuel on', lastBy: 'p-1', wrongs: [],
   questions: [
     { words: 'lit?', due: 'PT32S', yes: 'LIGHT_OFF', yesWords: 'yes', no: 'NOT_LIT', noWords: 'no' },
     { words: 'at idle?', due: 'PT75S', yes: 'IDLE', yesWords: 'yes', no: 'SLOW', noWords: 'no' },
@@ -19,11 +19,8 @@ describe('what can be told of a start', () => {
     expect(asked(TAPS, 90_000, ms)?.words).toBe('lit?');
   });
 
-  it('is one tap for each rung that can be seen', () => {
-    expect(tapOf('STARTER_OUT')).toBe('STARTER_OFF');
-    expect(tapOf('ROTATION')).toBe('ROTATION');
-    expect(tapOf('FUEL_ALLOWED')).toBeNull();
-    expect(tapOf(undefined)).toBeNull();
+  it('is ignition before the starter', () => {
+    expect(canTell('IGNITION_ON', view({}, false))).toBe(true);
   });
 
   it('is nothing lit without fuel, and nothing at all after the end', () => {

@@ -4,18 +4,13 @@ import type { Schemas, StartView } from '../api/client';
 
 export type Taps = Schemas['Taps'];
 export type Tap = Taps['last'];
-type Milestone = NonNullable<Taps['next']>;
-
-/** The tap of a rung; null for one that is only looked at. */
-export function tapOf(milestone: Milestone | undefined): Tap | null {
-  if (!milestone || milestone === 'FUEL_ALLOWED') return null;
-  return milestone === 'STARTER_OUT' ? 'STARTER_OFF' : milestone;
-}
 
 /** Whether a rung can be told now. */
 export function canTell(tap: Tap, view: StartView): boolean {
   const { taps } = view;
-  if (!taps || !view.running) return false;
+  if (!taps) return false;
+  if (tap === 'IGNITION_ON') return true;
+  if (!view.running) return false;
   if (tap === 'LIGHT_OFF' || tap === 'IDLE') return taps.fuel;
   return tap !== 'STARTER_OFF' || taps.starter;
 }

@@ -1,11 +1,10 @@
-import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { answered, api, type Schemas, type TodayRow } from '../api/client';
-import { useSignOut } from '../people/useSession';
+import { answered, api, type TodayRow } from '../api/client';
 import { PageHead } from '../ui/PageHead';
 import { countdown, toGo, utc } from '../ui/time';
 import { useServerNow } from '../live/useServerNow';
+import { OpeningForm } from './OpeningForm';
 import styles from './TodayPage.module.css';
 
 const POLL_MS = 5000;
@@ -14,18 +13,15 @@ const STATES: Record<TodayRow['lifecycle'], string> = {
 };
 
 /** The day's departures, and what each waits for. */
-export function TodayPage({ person }: { person: Schemas['CrewMember'] }) {
+export function TodayPage() {
   const today = useQuery({
     queryKey: ['today'], queryFn: () => answered<TodayRow[]>(api.GET('/api/departures')), refetchInterval: POLL_MS,
   });
-  const signOut = useSignOut();
   const now = useServerNow();
   return (
     <div className={styles.page}>
       <PageHead title="Today">
         <span className={styles.now}>{utc(now)}</span>
-        <span className={styles.person}><b>{person.name}</b><small>{person.duty}</small></span>
-        <Button onClick={() => signOut.mutate()}>Sign out</Button>
       </PageHead>
       <main>
         {today.isError && <p role="alert" className={styles.wrong}>The list cannot be read now. It is asked for again every few seconds.</p>}
@@ -37,6 +33,7 @@ export function TodayPage({ person }: { person: Schemas['CrewMember'] }) {
             <tbody>{today.data.map((row) => <Departure key={row.id} row={row} now={now} />)}</tbody>
           </table>
         )}
+        <OpeningForm />
         <p className={styles.foot}>Skelda is an aid. The approved manuals, the operator’s procedures and the licensed crew have the last word.</p>
       </main>
     </div>
@@ -55,7 +52,7 @@ function Departure({ row, now }: { row: TodayRow; now: number }) {
         </Link>
       </td>
       <td><b>{row.tail}</b><small>{row.typeName}, stand {row.stand}</small></td>
-      <td><b>{STATES[row.lifecycle]}</b><small>{row.done} of {row.total} lines</small></td>
+      <td><b>{STATES[row.lifecycle]}</b>{row.kind === 'REHEARSAL' && <small>rehearsal</small>}<small>{row.done} of {row.total} lines</small></td>
       <td>{wait}</td>
       <td>{row.seats.length === 0 ? <span className="quiet">both seats free</span> : row.seats.map((seat) => (
         <small key={seat.seat} className={styles.seat}>{seat.person.name}, {seat.seat.toLowerCase()}</small>))}

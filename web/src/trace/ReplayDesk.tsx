@@ -1,12 +1,12 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { Replay, SampleRow } from '../api/client';
-import { useKeys } from '../departure/useKeys';
+import { useKeys } from '../keys/useKeys';
 import type { EngineLive } from '../live/liveState';
 import { LadderList } from '../start/LadderList';
 import { Lanes } from '../start/Lanes';
 import { Script } from '../start/Script';
-import { loudness } from '../start/startWords';
+import { loudness, outcomeWords } from '../start/startWords';
 import { VerdictBar } from '../start/VerdictBar';
 import { Key } from '../ui/Key';
 import styles from './ReplayDesk.module.css';
@@ -75,7 +75,7 @@ function Findings({ live }: { live: EngineLive }) {
   return (
     <div className={styles.figures}>
       {view.findings.length > 0 && (
-        <ul>{view.findings.map((finding) => <li key={`${finding.id} ${finding.at}`}><b>{finding.id}</b> {finding.reason}</li>)}</ul>
+        <ul>{view.findings.map((finding) => <li key={`${finding.id} ${finding.at}`}><b>{outcomeWords(finding.id)}:</b> {finding.reason}</li>)}</ul>
       )}
       {view.margins.length > 0 && (
         <table>

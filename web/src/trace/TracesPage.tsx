@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answered, api, ProblemError } from '../api/client';
-import { inLowerWords } from '../start/startWords';
+import { outcomeWords } from '../start/startWords';
 import { PageHead } from '../ui/PageHead';
 import { utc } from '../ui/time';
 import styles from './TracesPage.module.css';
@@ -25,7 +25,7 @@ export function TracesPage() {
                 <tr key={trace.id}>
                   <td><Link to={`/traces/${trace.id}`}><b>{trace.name}</b></Link></td>
                   <td>{trace.typeId}<small>{trace.elevation_ft} ft</small></td>
-                  <td>{trace.outcomes ? trace.outcomes.split(' ').map(inLowerWords).join(', ') : 'none'}</td>
+                  <td>{trace.outcomes ? trace.outcomes.split(' ').map(outcomeWords).join(', ') : 'none'}</td>
                   <td>{trace.openedAt.slice(0, 10)} {utc(trace.openedAt)}</td>
                   <td><a href={`/api/traces/${trace.id}/file`} download>Save</a></td>
                 </tr>
@@ -62,7 +62,7 @@ function Opening() {
         onChange={(event) => { const file = event.currentTarget.files?.[0]; if (file) open.mutate(file); event.currentTarget.value = ''; }} />
       <Button variant="filled" onClick={() => chooser.current?.click()} loading={open.isPending}>Choose a CSV file</Button>
       {open.error instanceof ProblemError && <p role="alert" className={styles.wrong}><b>{open.error.problem.title}.</b> {open.error.problem.detail} {open.error.problem.todo} {open.error.problem.kept}</p>}
-      {open.error && !(open.error instanceof ProblemError) && <p role="alert" className={styles.wrong}>The server does not answer. Nothing was kept; try again.</p>}
+      {open.error && !(open.error instanceof ProblemError) && <p role="alert" className={styles.wrong}>The server did not answer in time. Look in the list below whether the trace was opened before you try again.</p>}
     </section>
   );
 }

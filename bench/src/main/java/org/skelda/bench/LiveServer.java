@@ -22,6 +22,7 @@ import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.formats.start.StartProfiles;
 import org.springframework.boot.SpringApplication;
@@ -50,7 +51,7 @@ final class LiveServer implements AutoCloseable {
             UUID id = UuidCreator.getTimeOrderedEpoch();
             String tail = "QX-B" + i;
             server.getBean(Fleet.class).add("vardholm", new Fleet.Tail(tail, "HAVERN-2M", List.of()));
-            server.getBean(Departures.class).open(new Opening(id, "vardholm", tail, "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 0,
+            server.getBean(Departures.class).open(new Opening(id, Opening.Kind.LINE, "vardholm", tail, "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 0,
                     Instant.now().plusSeconds(3600), packs.typeHash(), packs.procedureHash(), List.of()), captain, Instant.now());
             crew.post("/api/departures/" + id + "/commands", BenchClient.command(UUID.randomUUID(), "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\""));
             tails.add(new Tail(id.toString(), server.getBean(Feeds.class).issue("vardholm", tail, "Bench", false, "bench", Instant.now())));
@@ -62,7 +63,7 @@ final class LiveServer implements AutoCloseable {
         try {
             HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(address + "/api/feeds/" + tail.feed().feed().id() + "/samples"))
                     .header("Content-Type", "application/x-ndjson").header("Authorization", "Bearer " + tail.feed().token())
-                    .POST(HttpRequest.BodyPublishers.ofString(FeedWriter.line("engine:2", sample, PROFILE.drive().engine()) + "\n")).build(),
+                    .POST(HttpRequest.BodyPublishers.ofString(FeedWriter.line(Subject.engine(2), sample, PROFILE.drive().engine()) + "\n")).build(),
                     HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != 200) {
                 throw new IllegalStateException("the feed door answered " + answer.statusCode() + " " + answer.body());

@@ -49,7 +49,7 @@ public final class ServerBench {
         Packs.Current packs = server.getBean(Packs.class).currentFor("HAVERN-2M");
         for (int i = 0; i < DEPARTURES; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();
-            server.getBean(Departures.class).open(new Opening(id, "vardholm", "QX-LOM", "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 112,
+            server.getBean(Departures.class).open(new Opening(id, Opening.Kind.LINE, "vardholm", "QX-LOM", "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 112,
                     Instant.now().plusSeconds(3600), packs.typeHash(), packs.procedureHash(), List.of()), captain, Instant.now());
             departures.add(id.toString());
         }

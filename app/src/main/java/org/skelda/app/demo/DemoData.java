@@ -113,7 +113,7 @@ class DemoData implements ApplicationRunner {
         Fleet.Airfield from = fleet.airfield(operator, leg.from());
         Packs.Current pair = packs.currentFor(tail.typeId());
         Instant offBlock = now.plus(Duration.ofMinutes(leg.offBlockIn_min())).truncatedTo(ChronoUnit.MINUTES);
-        return new Opening(UuidCreator.getTimeOrderedEpoch(), operator, leg.tail(), tail.typeId(), leg.flight(), leg.from(), leg.to(),
+        return new Opening(UuidCreator.getTimeOrderedEpoch(), Opening.Kind.LINE, operator, leg.tail(), tail.typeId(), leg.flight(), leg.from(), leg.to(),
                 leg.stand(), from.latitude_deg(), from.longitude_deg(), from.elevation_ft(), offBlock, pair.typeHash(), pair.procedureHash(), tail.modifications());
     }
 }

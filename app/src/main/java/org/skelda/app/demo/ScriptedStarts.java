@@ -15,6 +15,7 @@ import org.skelda.core.departure.Opening;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.SimulatedStart;
 import org.skelda.sim.Surroundings;
@@ -49,7 +50,7 @@ class ScriptedStarts {
         StartProfile profile = packs.profileOf(opening).orElseThrow();
         List<Sample> samples = SimulatedStart.of(profile).in(new Surroundings(15, opening.elevation_ft(), 0)).seed(line.engine()).samples(LASTS_s);
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, at);
-        String body = FeedWriter.batch("engine:" + line.engine(), samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(),
+        String body = FeedWriter.batch(Subject.engine(line.engine()), samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(),
                 profile.drive().engine());
         UUID feed = UUID.nameUUIDFromBytes(("demo " + opening.tail()).getBytes(StandardCharsets.UTF_8));
         LiveStarts.Counts counts = live.take(new LiveStarts.Source(feed, opening.operatorId(), opening.tail(), "Simulated aircraft", true),

@@ -16,6 +16,7 @@ import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Lifecycle;
+import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -53,7 +54,7 @@ class DepartureController {
 
     /** A departure on Today. @param done complete lines; @param total all lines that are needed */
     record TodayRow(
-            UUID id, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
+            UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
             Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<DepartureView.SeatView> seats, int done, int total) {}
 
     @GetMapping
@@ -61,7 +62,7 @@ class DepartureController {
         return departures.today(person.operatorId(), clock.instant()).stream().map(standing -> {
             var opening = standing.state().opening();
             int total = standing.state().plan().procedures().stream().filter(standing.state()::isNeeded).mapToInt(procedure -> procedure.lines().size()).sum();
-            return new TodayRow(opening.departureId(), opening.tail(), standing.state().plan().type().name(), opening.flight(), opening.from(),
+            return new TodayRow(opening.departureId(), opening.kind(), opening.tail(), standing.state().plan().type().name(), opening.flight(), opening.from(),
                     opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
                     standing.view().seats(), total - standing.view().openLines(), total);
         }).toList();

@@ -185,10 +185,10 @@ public class Departures {
         }
     }
 
-    /** The departure of a tail that is being worked: the earliest by off-block time, if any. */
+    /** The line departure of a tail that is being worked: the earliest by off-block time, if any. What an aircraft sends is never a rehearsal's. */
     public Optional<Departure> worked(String operatorId, String tail, Instant at) {
         return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(this::state)
-                .filter(state -> state.opening().tail().equals(tail))
+                .filter(state -> state.opening().tail().equals(tail) && !state.opening().isRehearsal())
                 .filter(state -> state.lifecycle() == Lifecycle.WORKING || state.lifecycle() == Lifecycle.OFF_BLOCK).findFirst();
     }
 

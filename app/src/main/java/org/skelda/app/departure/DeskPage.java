@@ -24,13 +24,13 @@ import org.skelda.core.procedure.Seat;
  * @param modifications what differs on this tail, in words
  */
 record DeskPage(
-        UUID id, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
+        UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
         List<String> modifications, List<ProcedureText> procedures, List<PanelMap> maps, DepartureView view) {
 
     static DeskPage of(Departure departure, DepartureView view) {
         Opening opening = departure.opening();
         Plan plan = departure.plan();
-        return new DeskPage(opening.departureId(), opening.tail(), plan.type().name(), opening.flight(), opening.from(), opening.to(),
+        return new DeskPage(opening.departureId(), opening.kind(), opening.tail(), plan.type().name(), opening.flight(), opening.from(), opening.to(),
                 opening.stand(), opening.offBlock(), plan.type().modifications(),
                 plan.procedures().stream().map(ProcedureText::of).toList(), List.copyOf(plan.type().maps().values()), view);
     }
@@ -86,12 +86,17 @@ record DeskPage(
             String low = spec.min() == null ? null : number(spec.min(), spec);
             String high = spec.max() == null ? null : number(spec.max(), spec);
             if (low != null && high != null) {
-                return low + " to " + high + " " + spec.unit();
+                return low + " to " + high + " " + unit(spec);
             }
             if (low != null) {
-                return "at least " + low + " " + spec.unit();
+                return "at least " + low + " " + unit(spec);
             }
-            return high == null ? "in " + spec.unit() : "at most " + high + " " + spec.unit();
+            return high == null ? "in " + unit(spec) : "at most " + high + " " + unit(spec);
+        }
+
+        /** As people read it. */
+        private static String unit(MeasureSpec spec) {
+            return spec.unit().equals("degC") ? "°C" : spec.unit();
         }
 
         private static String number(double value, MeasureSpec spec) {

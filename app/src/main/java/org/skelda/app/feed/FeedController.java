@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -44,14 +45,16 @@ class FeedController {
     private final LiveStarts starts;
     private final Fleet fleet;
     private final Accounts accounts;
+    private final FeedNews news;
     private final ServerClock clock;
     private final Cache<Key, Optional<Feeds.Feed>> known = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(1000).build();
 
-    FeedController(Feeds feeds, LiveStarts starts, Fleet fleet, Accounts accounts, ServerClock clock) {
+    FeedController(Feeds feeds, LiveStarts starts, Fleet fleet, Accounts accounts, FeedNews news, ServerClock clock) {
         this.feeds = feeds;
         this.starts = starts;
         this.fleet = fleet;
         this.accounts = accounts;
+        this.news = news;
         this.clock = clock;
     }
 
@@ -67,7 +70,10 @@ class FeedController {
         Feeds.Feed feed = known.get(new Key(feedId, authorization.substring(BEARER.length())), key -> feeds.opened(key.id(), key.token()))
                 .orElseThrow(() -> new ProblemException(Problems.feedToken()));
         try {
-            return starts.take(new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()), body, clock.instant());
+            Instant now = clock.instant();
+            LiveStarts.Counts counts = starts.take(new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()), body, now);
+            news.note(feed.id(), counts, now);
+            return counts;
         } catch (InvalidFeed e) {
             throw new ProblemException(Problems.feedInvalid(String.valueOf(e.getMessage())));
         }
@@ -79,13 +85,22 @@ class FeedController {
     /** @param token shown this once */
     record IssuedFeed(UUID id, String tail, String label, String token) {}
 
+    /** @param heardAt when a batch of it last came, null for not since the server began; @param news what was last wrong with it, null for nothing */
+    record ListedFeed(UUID id, String tail, String label, Instant issuedAt, @Nullable Instant revokedAt, @Nullable Instant heardAt, @Nullable String news) {}
+
     /** @param tails of the operator, for issuing another; @param feeds the newest first */
-    record Overview(List<String> tails, List<Feeds.Listed> feeds) {}
+    record Overview(List<String> tails, List<ListedFeed> feeds) {}
 
     @GetMapping
     Overview all(@AuthenticationPrincipal SignedIn person) {
         administrator(person);
-        return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()));
+        return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()).stream().map(this::row).toList());
+    }
+
+    private ListedFeed row(Feeds.Listed feed) {
+        Optional<FeedNews.News> known = news.of(feed.id());
+        return new ListedFeed(feed.id(), feed.tail(), feed.label(), feed.issuedAt(), feed.revokedAt(), known.map(FeedNews.News::heardAt).orElse(null),
+                known.map(FeedNews.News::words).orElse(null));
     }
 
     @PostMapping

@@ -44,6 +44,11 @@ public class Fleet {
         return database.sql("select registration from tail where operator_id = ? order by registration").params(operatorId).query(String.class).list();
     }
 
+    /** Codes of all fields of an operator, in their order. */
+    public List<String> fields(String operatorId) {
+        return database.sql("select code from airfield where operator_id = ? order by code").params(operatorId).query(String.class).list();
+    }
+
     public Optional<Tail> find(String operatorId, String registration) {
         return database.sql("select registration, type_id, modifications from tail where operator_id = ? and registration = ?")
                 .params(operatorId, registration)

@@ -8,8 +8,10 @@ import java.util.UUID;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.people.SignedIn;
+import org.skelda.app.start.PastStarts;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Lifecycle;
+import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.StartRecord;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,15 +24,17 @@ class LogbookController {
     private static final Duration AHEAD = Duration.ofDays(1);
 
     private final Departures departures;
+    private final PastStarts past;
     private final ServerClock clock;
 
-    LogbookController(Departures departures, ServerClock clock) {
+    LogbookController(Departures departures, PastStarts past, ServerClock clock) {
         this.departures = departures;
+        this.past = past;
         this.clock = clock;
     }
 
     /** @param crew names of who held a seat at the end; @param signedAt when its log ended; @param starts every attempt, by engine */
-    record LogbookRow(UUID id, String tail, String typeName, String flight, String from, String to, Instant offBlock, Instant signedAt, List<String> crew,
+    record LogbookRow(UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, Instant offBlock, Instant signedAt, List<String> crew,
             List<StartRecord> starts) {}
 
     @GetMapping("/api/logbook")
@@ -40,9 +44,15 @@ class LogbookController {
                 .filter(departure -> departure.lifecycle() == Lifecycle.SIGNED).map(LogbookController::row).toList();
     }
 
+    /** Starts from before departures were kept here, the newest first. */
+    @GetMapping("/api/logbook/starts")
+    List<PastStarts.StartBefore> startsBefore(@AuthenticationPrincipal SignedIn person) {
+        return past.listed(person.operatorId());
+    }
+
     private static LogbookRow row(Departure departure) {
         var opening = departure.opening();
-        return new LogbookRow(opening.departureId(), opening.tail(), departure.plan().type().name(), opening.flight(), opening.from(), opening.to(),
+        return new LogbookRow(opening.departureId(), opening.kind(), opening.tail(), departure.plan().type().name(), opening.flight(), opening.from(), opening.to(),
                 opening.offBlock(), departure.at(), departure.seats().values().stream().map(seated -> seated.person().name()).toList(),
                 departure.starts().entrySet().stream().sorted(Map.Entry.comparingByKey()).flatMap(entry -> entry.getValue().stream()).toList());
     }

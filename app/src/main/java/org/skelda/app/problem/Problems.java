@@ -76,6 +76,15 @@ public final class Problems {
                 "Finish or give up that departure, or work this start by tapping.");
     }
 
+    public static Problem notSeatedHere() {
+        return of("not-seated", CONFLICT, "No seat", "The simulated aircraft is attached by somebody who has a seat on this departure.", "Take a seat first.");
+    }
+
+    public static Problem noRehearsal() {
+        return of("forbidden", FORBIDDEN, "A line departure", "The simulated aircraft stands in on rehearsals only; this departure is worked on the aircraft itself.",
+                "Open a rehearsal under Today.");
+    }
+
     public static Problem noStartProfile(String type) {
         return of("nothing-there", CONFLICT, "No start profile", "The pack of " + type + " has no start profile; its starts cannot be watched.",
                 "Start by the aircraft's own gauges.");

@@ -113,6 +113,11 @@ public class Packs {
         return packs >= 0 ? description.substring(packs).replaceAll("[\\]']+$", "") : description;
     }
 
+    /** Whether a type has procedures, so that a departure can be opened for it. */
+    public boolean hasProcedures(String typeId) {
+        return current.containsKey(typeId);
+    }
+
     /** @throws IllegalArgumentException when no pair of documents is loaded for the type */
     public Current currentFor(String typeId) {
         Current pair = current.get(typeId);

@@ -10,7 +10,7 @@ import org.skelda.app.feed.Feeds;
 
 /** Sends batches to the feed door of this server over loopback, as an aircraft's own box would. */
 final class FeedSender {
-    private static final Duration GIVEN_UP_AFTER = Duration.ofSeconds(2);
+    private static final Duration GIVEN_UP_AFTER = Duration.ofSeconds(15);
     private static final HttpClient HTTP = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).connectTimeout(GIVEN_UP_AFTER).build();
     private static final int OK = 200;
 

@@ -2,7 +2,7 @@ package org.skelda.app.simulator;
 
 import java.io.IOException;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.ArrayDeque;
 import java.util.List;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -10,6 +10,7 @@ import java.util.function.Consumer;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.departure.Event;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
 import org.skelda.sim.SimulatedAircraft;
@@ -18,7 +19,10 @@ import org.skelda.sim.SimulatedAircraft;
 final class Flight {
     private static final long US_PER_S = 1_000_000;
     private static final long EVERY_us = 100_000;
-    private static final long MOST_CAUGHT_UP_us = 500_000;
+    /** Few enough that a request stays far under what the door takes. */
+    private static final int MOST_LINES = 2000;
+    /** About half an hour of two engines: more than that is no stall. */
+    private static final int MOST_WAITING = 40_000;
     private static final int BEATS_AT_REST = 5;
 
     private final SimulatedAircraft aircraft;
@@ -27,6 +31,7 @@ final class Flight {
     private final ServerClock clock;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
     private final AtomicBoolean sending = new AtomicBoolean();
+    private final ArrayDeque<String> waiting = new ArrayDeque<>();
     private long read_us;
     private int beats;
 
@@ -37,6 +42,7 @@ final class Flight {
         this.profile = profile;
         this.sender = sender;
         this.clock = clock;
+        this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
     }
 
     void note(List<Event> events, Instant at) {
@@ -65,20 +71,21 @@ final class Flight {
         });
     }
 
+    /** Its sensors are read on a grid of their own, however late this beat comes; every reading is sent, in as few requests as it takes. */
     private void send(long now_us) throws IOException, InterruptedException {
-        List<String> lines = new ArrayList<>();
-        // Its sensors are read on a grid of their own, however late this beat comes; a long sleep is a gap, as it would be.
-        read_us = Math.max(read_us, now_us - MOST_CAUGHT_UP_us);
         while (read_us + EVERY_us <= now_us) {
             read_us += EVERY_us;
             moveUntil(read_us);
             aircraft.advanceTo(read_us);
             if (aircraft.busy() || ++beats % BEATS_AT_REST == 0) {
-                read(lines);
+                read();
             }
         }
-        if (!lines.isEmpty()) {
+        while (!waiting.isEmpty()) {
+            List<String> lines = waiting.stream().limit(MOST_LINES).toList();
             sender.send(String.join("\n", lines) + "\n");
+            // Only what the door has taken is done with; what is sent twice counts as repeated there.
+            lines.forEach(_ -> waiting.remove());
         }
     }
 
@@ -89,10 +96,13 @@ final class Flight {
         }
     }
 
-    private void read(List<String> lines) {
+    private void read() {
         for (int engine = 1; engine <= aircraft.engines(); engine++) {
             int number = engine;
-            aircraft.sample(engine).ifPresent(sample -> lines.add(FeedWriter.line("engine:" + number, sample, profile.drive().engine())));
+            aircraft.sample(engine).ifPresent(sample -> waiting.add(FeedWriter.line(Subject.engine(number), sample, profile.drive().engine())));
+        }
+        while (waiting.size() > MOST_WAITING) {
+            waiting.remove();
         }
     }
 

@@ -6,15 +6,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.feed.Feeds;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
+import org.skelda.app.start.LiveStarts;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.Feed;
+import org.skelda.core.departure.Person;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
@@ -45,14 +48,18 @@ public class Simulator {
     private final Departures departures;
     private final Feeds feeds;
     private final Packs packs;
+    private final LiveStarts starts;
+    private final SkeldaProperties properties;
     private final ServerClock clock;
     private volatile int port;
     private final Map<UUID, Flight> flights = new ConcurrentHashMap<>();
 
-    Simulator(Departures departures, Feeds feeds, Packs packs, ServerClock clock) {
+    Simulator(Departures departures, Feeds feeds, Packs packs, LiveStarts starts, SkeldaProperties properties, ServerClock clock) {
         this.departures = departures;
         this.feeds = feeds;
         this.packs = packs;
+        this.starts = starts;
+        this.properties = properties;
         this.clock = clock;
         // The tokens of the time before went with the server that held them; this must be over before anybody can attach again.
         feeds.revokeSimulated(clock.instant());
@@ -77,15 +84,32 @@ public class Simulator {
         }
     }
 
-    /** @throws ProblemException when another departure of the tail is worked first, or its type cannot be simulated */
-    public void attach(UUID departureId) {
+    /**
+     * On a rehearsal always; on a line departure only in the demonstration, where it stands in for the aircraft.
+     *
+     * @param by somebody who has a seat
+     * @throws ProblemException when that is not so, when another departure of the tail is worked first, or its type cannot be simulated
+     */
+    public void attach(UUID departureId, Person by) {
         Departure departure = departures.state(departureId);
+        if (departure.seatOf(by).isEmpty()) {
+            throw new ProblemException(Problems.notSeatedHere());
+        }
+        if (!departure.opening().isRehearsal()) {
+            checkLine(departure, departureId);
+        }
+        attach(departure);
+    }
+
+    private void checkLine(Departure departure, UUID departureId) {
+        if (!properties.demo()) {
+            throw new ProblemException(Problems.noRehearsal());
+        }
         departures.worked(departure.opening().operatorId(), departure.opening().tail(), clock.instant())
                 .filter(worked -> !worked.opening().departureId().equals(departureId))
                 .ifPresent(worked -> {
                     throw new ProblemException(Problems.otherDepartureWorked(worked.opening().tail(), worked.opening().flight()));
                 });
-        attach(departure);
     }
 
     private void attach(Departure departure) {
@@ -94,6 +118,7 @@ public class Simulator {
         UUID id = departure.opening().departureId();
         flights.computeIfAbsent(id, _ -> {
             Feeds.Issued issued = feeds.issue(departure.opening().operatorId(), departure.opening().tail(), "Simulated aircraft", true, "server", clock.instant());
+            starts.assign(issued.feed().id(), id);
             List<Departures.Appended> moves = moves(id);
             Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
             Flight flight = new Flight(aircraft(departure, profile, begin), profile, new FeedSender(port, issued), clock);

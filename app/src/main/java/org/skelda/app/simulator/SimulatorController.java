@@ -25,6 +25,6 @@ class SimulatorController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void attach(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
-        simulator.attach(id);
+        simulator.attach(id, person.person());
     }
 }

@@ -13,6 +13,7 @@ import org.skelda.core.departure.StartRecord;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.watch.Subject;
 
 /** What has to go into the log of an attempt: what its report says and the log does not. */
 final class AttemptFacts {
@@ -21,25 +22,26 @@ final class AttemptFacts {
     private AttemptFacts() {}
 
     /**
-     * @param number of the attempt on its engine, from 1
+     * @param of what is started
+     * @param number of the attempt on it, from 1
      * @param report as it stands now
      * @param logged what the log holds of it; empty when it does not know the attempt
      * @param watched version of the judgement and hash of the type's document
      */
-    static List<Event> of(int engine, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
+    static List<Event> of(Subject of, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
         List<Event> facts = new ArrayList<>();
         if (logged.isEmpty()) {
-            facts.add(new Event.AttemptBegan(engine, number, instant(report.startedAt_us()), watched));
+            facts.add(new Event.AttemptBegan(of, number, instant(report.startedAt_us()), watched));
         }
         report.milestones().entrySet().stream()
                 .filter(entry -> logged.isEmpty() || !logged.get().milestones().containsKey(entry.getKey()))
                 .sorted(Map.Entry.<Milestone, Duration>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                .forEach(entry -> facts.add(new Event.MilestoneReached(engine, number, entry.getKey(), entry.getValue())));
+                .forEach(entry -> facts.add(new Event.MilestoneReached(of, number, entry.getKey(), entry.getValue())));
         report.findings().stream().filter(finding -> logged.isEmpty() || logged.get().findings().stream().noneMatch(known -> same(known, finding)))
                 .sorted(Comparator.comparing(Finding::at))
-                .forEach(finding -> facts.add(new Event.FindingRaised(engine, number, finding)));
+                .forEach(finding -> facts.add(new Event.FindingRaised(of, number, finding)));
         if (report.ended() && (logged.isEmpty() || logged.get().summary() == null)) {
-            facts.add(new Event.AttemptEnded(engine, number, AttemptSummary.of(report)));
+            facts.add(new Event.AttemptEnded(of, number, AttemptSummary.of(report)));
         }
         return facts;
     }

@@ -6,18 +6,25 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
 import org.skelda.formats.feed.FeedReader;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
@@ -26,6 +33,8 @@ import org.springframework.stereotype.Service;
 public class LiveStarts {
     private static final Logger LOG = LoggerFactory.getLogger(LiveStarts.class);
     private static final long TICK_MS = 100;
+    private static final long FOLLOW_MS = 1000;
+    private static final Duration RESUMED_WITHIN = Duration.ofHours(24);
     private static final Duration WORKED_FOR = Duration.ofSeconds(1);
 
     private final Departures departures;
@@ -35,6 +44,8 @@ public class LiveStarts {
     private final TappedStarts tapped;
     private final ServerClock clock;
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
+    private final ConcurrentHashMap<UUID, UUID> assigned = new ConcurrentHashMap<>();
+    private final Set<UUID> ticking = ConcurrentHashMap.newKeySet();
     private final Cache<TailKey, Optional<UUID>> worked = Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
 
     LiveStarts(Departures departures, Packs packs, SampleBlocks blocks, StartHistory history, TappedStarts tapped, ServerClock clock) {
@@ -44,6 +55,11 @@ public class LiveStarts {
         this.history = history;
         this.tapped = tapped;
         this.clock = clock;
+    }
+
+    /** The readings of a simulated aircraft are its own departure's, whichever else of the tail is worked. */
+    public void assign(UUID feed, UUID departureId) {
+        assigned.put(feed, departureId);
     }
 
     private record TailKey(String operatorId, String tail) {}
@@ -56,13 +72,15 @@ public class LiveStarts {
      *
      * @param accepted judged
      * @param repeated came before with the same time
-     * @param late older than the newest judged of their subject: kept, and not judged live
-     * @param ignored there was no departure for them
-     * @param flagged readings that no instrument shows; they were left out of what was judged
+     * @param late older than the newest of their subject: judged on arrival, unless their attempt had ended
+     * @param ahead more than 5 s ahead of the server's clock: left out
+     * @param ignored there was no departure for them, or another feed is live
+     * @param flagged readings that no instrument shows and were left out, or why all were ignored
+     * @param clock what is to be told of the feed's clock; null while it goes on as it should
      */
-    public record Counts(int accepted, int repeated, int late, int ignored, List<String> flagged) {
-        static Counts ignored(int lines) {
-            return new Counts(0, 0, 0, lines, List.of());
+    public record Counts(int accepted, int repeated, int late, int ahead, int ignored, List<String> flagged, @Nullable String clock) {
+        static Counts ignored(int lines, String why) {
+            return new Counts(0, 0, 0, 0, lines, List.of(why), null);
         }
     }
 
@@ -72,54 +90,86 @@ public class LiveStarts {
      * @throws org.skelda.formats.feed.InvalidFeed when a line is malformed; nothing of the batch is taken
      */
     public Counts take(Source source, byte[] body, Instant now) {
-        Optional<UUID> departure = worked.get(new TailKey(source.operatorId(), source.tail()),
+        UUID own = assigned.get(source.feed());
+        Optional<UUID> departure = own != null ? Optional.of(own) : worked.get(new TailKey(source.operatorId(), source.tail()),
                 key -> departures.worked(key.operatorId(), key.tail(), now).map(state -> state.opening().departureId()));
         Optional<StartProfile> profile = departure.flatMap(id -> packs.profileOf(departures.state(id).opening()));
         List<FeedLine> lines = FeedReader.read(body, profile.map(p -> p.drive().engine()).orElse(StartProfile.Engine.JET));
         if (departure.isEmpty() || profile.isEmpty()) {
-            return Counts.ignored(lines.size());
+            return Counts.ignored(lines.size(), "no departure of this tail is being worked");
         }
-        return tail(departures.state(departure.get()), profile.get()).take(source, lines, now);
+        return tail(departures.state(departure.get()), profile.get()).take(source, lines, now, clock.steady_ns());
+    }
+
+    /** After a restart, feeds that were live are heard again or noticed to be lost. */
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(Ordered.LOWEST_PRECEDENCE)
+    void resume() {
+        departures.around(clock.instant(), RESUMED_WITHIN).stream().map(departures::state)
+                .filter(departure -> departure.feed() != null && departure.feed().live() && !departure.lifecycle().closed())
+                .forEach(departure -> packs.profileOf(departure.opening()).ifPresent(profile -> tail(departure, profile)));
     }
 
     private LiveTail tail(Departure departure, StartProfile profile) {
         return live.computeIfAbsent(departure.opening().departureId(),
-                _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history));
+                _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history, clock.steady_ns()));
     }
 
     /** The engines of a departure as they stand, those that are read and those that the crew taps; built again from what is kept. */
     List<StartMessage> all(UUID departureId, long after_us) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).map(profile -> Stream.concat(tail(departure, profile).all(after_us, clock.instant()).stream(),
+        return packs.profileOf(departure.opening()).map(profile -> Stream.concat(tail(departure, profile).all(after_us, clock.instant(), clock.steady_ns()).stream(),
                 tapped.all(departure, profile).stream()).toList()).orElse(List.of());
     }
 
     Optional<String> trace(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(engine, number));
+        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(Subject.engine(engine), number));
     }
 
     Optional<Replay> replay(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).samples(engine, number).map(samples -> Replay.of(
+        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).samples(Subject.engine(engine), number).map(samples -> Replay.of(
                 departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight " + departure.opening().flight(), engine, departure.plan().engine(engine), profile,
-                departure.opening().elevation_ft(), samples, blocks.late(departureId, engine, profile, EngineWatch.Span.of(samples)).size())));
+                departure.opening().elevation_ft(), samples, blocks.late(departureId, Subject.engine(engine), profile, EngineWatch.Span.of(samples)).size())));
     }
 
+    /** Each departure ticks on a thread of its own, and never twice at once: one that is stuck holds up no other. */
     @Scheduled(fixedRate = TICK_MS)
     void tick() {
-        Instant now = clock.instant();
         live.forEach((id, tail) -> {
-            try {
-                tail.tick(now);
-                if (tail.isIdle(now) || departures.state(id).lifecycle().closed()) {
-                    live.remove(id, tail);
-                }
-            } catch (RuntimeException e) {
-                // One departure's trouble must not stop the others' watch; it is built again from what is kept.
-                LOG.error("the watch of departure {} failed; it is built again", id, e);
-                live.remove(id, tail);
+            if (ticking.add(id)) {
+                Thread.ofVirtual().name("watch of departure " + id).start(() -> {
+                    try {
+                        tick(id, tail);
+                    } finally {
+                        ticking.remove(id);
+                    }
+                });
             }
         });
+    }
+
+    private void tick(UUID id, LiveTail tail) {
+        try {
+            long steady_ns = clock.steady_ns();
+            tail.tick(clock.instant(), steady_ns);
+            if (tail.isIdle(steady_ns) || departures.state(id).lifecycle().closed()) {
+                live.remove(id, tail);
+            }
+        } catch (RuntimeException e) {
+            // One departure's trouble must not stop the others' watch; it is built again from what is kept.
+            LOG.error("the watch of departure {} failed; it is built again", id, e);
+            live.remove(id, tail);
+        }
+    }
+
+    /** The server's clock follows the machine's, but never while a start is under way. */
+    @Scheduled(fixedDelay = FOLLOW_MS)
+    void follow() {
+        long steady_ns = clock.steady_ns();
+        if (!tapped.anyRunning() && live.values().stream().noneMatch(tail -> tail.isStarting(steady_ns))) {
+            clock.follow();
+        }
     }
 }

@@ -4,13 +4,11 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
@@ -21,26 +19,29 @@ import org.skelda.core.departure.Person;
 import org.skelda.core.departure.TappedEngine;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
 import org.skelda.formats.record.Sha256;
 import org.skelda.formats.start.TraceWriter;
 
 /**
  * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first and their verdict told,
- * then they are stored; what they change goes into the log, and only after the readings that show it are kept. Everything in it happens one thing at a time.
+ * then they are stored; what they change goes into the log, and only after the readings that show it are kept. What time alone decides
+ * waits for a reading: time passes for a monitor by the readings of its own subject and by nothing else. Everything in it happens one
+ * thing at a time.
  */
 final class LiveTail {
     /** Version of the judgement, as the log names it. */
-    private static final String JUDGEMENT = "1";
+    private static final String JUDGEMENT = "2";
     private static final Duration SILENT_IN_START = Duration.ofMillis(1500);
     private static final Duration SILENT = Duration.ofSeconds(3);
     private static final Duration LOST = Duration.ofSeconds(5);
-    private static final long JUDGED_BEHIND_us = 400_000;
+    private static final Duration IDLE_AFTER = Duration.ofMinutes(10);
+    private static final long AHEAD_us = 5_000_000;
+    private static final long JUMP_us = 60_000_000;
     private static final long LONGEST_BLOCK_us = 1_000_000;
     private static final int SPREAD_us = 400_000;
     private static final int MOST_IN_BLOCK = 500;
-    private static final int REMEMBERED_TIMES = 600;
-    private static final long MERGED_WITHIN_us = 500_000;
     private static final EngineWatch.Span EVERYTHING = new EngineWatch.Span(Long.MIN_VALUE, Long.MAX_VALUE);
 
     private final UUID departureId;
@@ -53,15 +54,16 @@ final class LiveTail {
     private final Departures departures;
     private final SampleBlocks blocks;
     private final StartHistory history;
-    private final Map<Integer, EngineWatch> engines = new TreeMap<>();
-    private final Map<Integer, TreeSet<Long>> seen = new HashMap<>();
-    private final Map<Integer, Long> told_us = new HashMap<>();
-    private @Nullable Sample aircraft;
+    private final Map<Subject, EngineWatch> engines = new TreeMap<>();
+    private final Map<Subject, Hearing> hearings = new TreeMap<>();
+    private final Map<Subject, Long> told_us = new HashMap<>();
+    private final Map<Subject, Instant> blindSince = new HashMap<>();
+    private final AircraftReadings aircraft = new AircraftReadings();
+    private final long begun_ns;
     private LiveStarts.@Nullable Source source;
-    private @Nullable Instant heardAt;
-    private long newest_us = Long.MIN_VALUE;
 
-    LiveTail(Departure departure, StartProfile profile, double speed, Departures departures, SampleBlocks blocks, StartHistory history) {
+    /** @param steady_ns now, on the machine's steady clock: a feed that was live is heard from here on, or lost */
+    LiveTail(Departure departure, StartProfile profile, double speed, Departures departures, SampleBlocks blocks, StartHistory history, long steady_ns) {
         this.departureId = departure.opening().departureId();
         this.operatorId = departure.opening().operatorId();
         this.profile = profile;
@@ -73,102 +75,143 @@ final class LiveTail {
         this.departures = departures;
         this.blocks = blocks;
         this.history = history;
-        blocks.engines(departureId).forEach(engine -> {
-            EngineWatch watch = watch(engine);
-            blocks.judged(departureId, engine, profile, EVERYTHING).forEach(sample -> watch.take(sample, true));
-            newest_us = Math.max(newest_us, watch.newest_us());
-        });
+        this.begun_ns = steady_ns;
+        blocks.subjects(departureId).stream().filter(Subject::isEngine).forEach(engine -> blocks.judged(departureId, engine, profile, EVERYTHING).forEach(sample -> {
+            watch(engine).take(sample, true);
+            hearing(engine).know(sample.at_us());
+        }));
     }
 
-    private EngineWatch watch(int engine) {
-        return engines.computeIfAbsent(engine, number -> new EngineWatch(number, departures.state(departureId).plan().engine(number), profile, elevation_ft));
+    private EngineWatch watch(Subject engine) {
+        return engines.computeIfAbsent(engine, of -> new EngineWatch(of, departures.state(departureId).plan().engine(of.number()), profile, elevation_ft));
     }
 
-    /** Takes a batch in. @param now the server's time of its arrival */
-    synchronized LiveStarts.Counts take(LiveStarts.Source from, List<FeedLine> lines, Instant now) {
-        if (!attach(from, now)) {
-            return LiveStarts.Counts.ignored(lines.size());
+    private Hearing hearing(Subject subject) {
+        return hearings.computeIfAbsent(subject, _ -> new Hearing());
+    }
+
+    /**
+     * Takes a batch in.
+     *
+     * @param now the server's time of its arrival
+     * @param steady_ns the same on the machine's steady clock
+     */
+    synchronized LiveStarts.Counts take(LiveStarts.Source from, List<FeedLine> lines, Instant now, long steady_ns) {
+        Optional<String> other = attach(from, now, steady_ns);
+        if (other.isPresent()) {
+            return LiveStarts.Counts.ignored(lines.size(), other.get());
         }
-        heardAt = now;
-        int accepted = 0;
-        int repeated = 0;
-        List<String> flagged = new ArrayList<>();
-        Map<Integer, List<Sample>> late = new TreeMap<>();
-        for (FeedLine line : lines) {
-            flagged.addAll(line.impossible());
-            long newest = line.engine() == 0 ? (aircraft == null ? Long.MIN_VALUE : aircraft.at_us()) : watch(line.engine()).newest_us();
-            TreeSet<Long> times = seen.computeIfAbsent(subject(line), _ -> new TreeSet<>());
-            if (times.contains(line.sample().at_us())) {
-                repeated++;
-            } else if (line.sample().at_us() <= newest) {
-                late.computeIfAbsent(line.engine(), _ -> new ArrayList<>()).add(line.sample());
-            } else {
-                remember(times, line.sample().at_us());
-                judge(line);
-                accepted++;
-            }
-        }
-        int tooLate = late.values().stream().mapToInt(List::size).sum();
-        late.forEach((engine, samples) -> storeLate(engine, samples));
+        Batch batch = new Batch(AttemptFacts.micros(now) + Math.round(AHEAD_us * Math.max(1, speed)));
+        lines.forEach(batch::sort);
+        // The aircraft's own lines first: an engine's reading takes its supply from them.
+        batch.fresh.stream().filter(line -> !line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
+        batch.fresh.stream().filter(line -> line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
+        batch.late.forEach((subject, samples) -> judgeLate(subject, samples, now));
         // A verdict does not wait for the disk; the answer to the sender does.
-        engines.values().forEach(engine -> tell(engine, now));
-        engines.values().forEach(this::settle);
-        return new LiveStarts.Counts(accepted, repeated, tooLate, 0, flagged);
+        engines.values().forEach(engine -> tell(engine, now, steady_ns));
+        engines.values().forEach(engine -> settle(engine, now));
+        seeAgain(now, steady_ns);
+        return batch.counts();
     }
 
-    private static int subject(FeedLine line) {
-        return line.engine() > 0 ? line.engine() : -line.subject().length();
-    }
+    /** A batch, sorted by what becomes of each line. Time is each subject's own: no line of one spoils another. */
+    private final class Batch {
+        private final long latest_us;
+        private final List<FeedLine> fresh = new ArrayList<>();
+        private final Map<Subject, List<Sample>> late = new TreeMap<>();
+        private final List<String> flagged = new ArrayList<>();
+        private int repeated;
+        private int ahead;
+        private long farthestAhead_us;
+        private long farthestBack_us;
 
-    private static void remember(TreeSet<Long> times, long at_us) {
-        times.add(at_us);
-        if (times.size() > REMEMBERED_TIMES) {
-            times.pollFirst();
+        Batch(long latest_us) {
+            this.latest_us = latest_us;
+        }
+
+        void sort(FeedLine line) {
+            flagged.addAll(line.impossible());
+            long at_us = line.sample().at_us();
+            if (at_us > latest_us) {
+                ahead++;
+                farthestAhead_us = Math.max(farthestAhead_us, at_us - latest_us + AHEAD_us);
+                return;
+            }
+            Hearing hearing = hearing(line.subject());
+            Hearing.Kind kind = hearing.kindOf(at_us);
+            farthestBack_us = kind == Hearing.Kind.LATE ? Math.max(farthestBack_us, hearing.newest_us() - at_us) : farthestBack_us;
+            switch (kind) {
+                case REPEATED -> repeated++;
+                case LATE -> late.computeIfAbsent(line.subject(), _ -> new ArrayList<>()).add(line.sample());
+                case NEW -> fresh.add(line);
+            }
+            hearing.know(at_us);
+        }
+
+        LiveStarts.Counts counts() {
+            return new LiveStarts.Counts(fresh.size(), repeated, late.values().stream().mapToInt(List::size).sum(), ahead, 0, flagged, clock());
+        }
+
+        /** What is to be told of the feed's clock; null while it goes on as it should. */
+        private @Nullable String clock() {
+            if (ahead > 0) {
+                return ahead + " readings up to " + words(farthestAhead_us) + " ahead of the server's clock were left out";
+            }
+            return farthestBack_us > JUMP_us ? "its clock went back by " + words(farthestBack_us) : null;
+        }
+
+        private static String words(long us) {
+            long s = Math.round(us / 1e6);
+            return s < 120 ? s + " s" : s / 60 + " min";
         }
     }
 
-    private void judge(FeedLine line) {
-        newest_us = Math.max(newest_us, line.sample().at_us());
-        if (line.engine() == 0) {
-            aircraft = line.subject().equals("aircraft") ? line.sample() : aircraft;
+    private void judge(FeedLine line, long steady_ns) {
+        hearing(line.subject()).hear(steady_ns);
+        if (line.subject().isEngine()) {
+            watch(line.subject()).take(aircraft.withSupply(line.sample()), false);
+        } else if (line.subject().equals(Subject.AIRCRAFT)) {
+            aircraft.take(line.sample());
+        }
+    }
+
+    /** What comes late is judged on arrival; what came after its attempt had ended is kept and shown, no more. */
+    private void judgeLate(Subject subject, List<Sample> samples, Instant now) {
+        if (!subject.isEngine()) {
+            samples.forEach(aircraft::take);
             return;
         }
-        watch(line.engine()).take(withSupply(line.sample()), false);
-    }
-
-    /** Duct and bus are the aircraft's; an engine's line without them takes the aircraft's newest. */
-    private Sample withSupply(Sample sample) {
-        Sample bus = aircraft;
-        if (bus == null || Math.abs(sample.at_us() - bus.at_us()) > MERGED_WITHIN_us) {
-            return sample;
+        EngineWatch engine = watch(subject);
+        List<Sample> judged = engine.takeLate(samples.stream().map(aircraft::withSupply).toList());
+        List<Long> times = judged.stream().map(Sample::at_us).toList();
+        List<Sample> left = samples.stream().filter(sample -> !times.contains(sample.at_us())).sorted(java.util.Comparator.comparingLong(Sample::at_us)).toList();
+        for (int from = 0; from < left.size(); from += MOST_IN_BLOCK) {
+            blocks.store(departureId, operatorId, subject, profile, left.subList(from, Math.min(left.size(), from + MOST_IN_BLOCK)), true);
         }
-        return new Sample(sample.at_us(), sample.spool_pct(), sample.fan(), sample.temperature_c(), sample.flow_kgph(), sample.oil_kpa(),
-                or(sample.duct_kpa(), bus.duct_kpa()), or(sample.bus_v(), bus.bus_v()), or(sample.bus_a(), bus.bus_a()), sample.starter(), sample.fuel(),
-                sample.ignition());
-    }
-
-    private static double or(double own, double other) {
-        return Double.isNaN(own) ? other : own;
-    }
-
-    private void storeLate(int engine, List<Sample> samples) {
-        if (engine > 0) {
-            List<Sample> inOrder = samples.stream().sorted(Comparator.comparingLong(Sample::at_us)).toList();
-            for (int from = 0; from < inOrder.size(); from += MOST_IN_BLOCK) {
-                blocks.store(departureId, operatorId, engine, profile, inOrder.subList(from, Math.min(inOrder.size(), from + MOST_IN_BLOCK)), true);
-            }
+        if (!judged.isEmpty()) {
+            // The page is told the readings from the first late one on once more.
+            told_us.computeIfPresent(subject, (_, told) -> Math.min(told, times.stream().mapToLong(Long::longValue).min().orElse(told) - 1));
         }
     }
 
-    /** A feed that was not heard, or another one, goes into the log; a simulated one gives way to a real one, never the other way round. */
-    private boolean attach(LiveStarts.Source from, Instant now) {
+    /**
+     * One feed is live; another one is told so until the first is lost. A simulated one gives way to a real one, never the other way round.
+     *
+     * @return why its readings are ignored; empty when they are taken
+     */
+    private Optional<String> attach(LiveStarts.Source from, Instant now, long steady_ns) {
         Feed attached = departures.state(departureId).feed();
         boolean other = attached == null || !attached.id().equals(from.feed());
-        if (other && attached != null && attached.live() && from.simulated() && !attached.simulated()) {
-            return false;
+        boolean givesWay = attached != null && attached.simulated() && !from.simulated();
+        if (other && attached != null && attached.live() && !givesWay && !isLost(steady_ns)) {
+            return Optional.of("the feed '" + attached.label() + "' is live for this tail; yours is ignored until that one is lost");
         }
         source = from;
-        return !other && attached.live() || departures.record(departureId, List.of(new Event.FeedAttached(from.feed(), from.label(), from.simulated())), actor(), now);
+        if (!other && attached.live()) {
+            return Optional.empty();
+        }
+        return departures.record(departureId, List.of(new Event.FeedAttached(from.feed(), from.label(), from.simulated())), actor(), now) ? Optional.empty()
+                : Optional.of("the departure is closed");
     }
 
     private Person actor() {
@@ -177,126 +220,137 @@ final class LiveTail {
     }
 
     /** Stores what is due, and tells the log what has changed. */
-    private void settle(EngineWatch engine) {
+    private void settle(EngineWatch engine, Instant now) {
         Departure logged = departures.state(departureId);
         List<Event> facts = engine.facts(logged, watched);
         if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - block_us)) {
-            List<Sample> samples = engine.takeUnstored();
+            List<Sample> samples = engine.unstored();
             if (!samples.isEmpty()) {
-                blocks.store(departureId, operatorId, engine.engine(), profile, samples, false);
+                blocks.store(departureId, operatorId, engine.subject(), profile, samples, false);
+                engine.stored(samples);
             }
         }
         if (!facts.isEmpty()) {
-            departures.record(departureId, withTraces(logged, engine, facts), actor(), at());
+            departures.record(departureId, withTraces(logged, engine, facts), actor(), now);
         }
     }
 
-    private Instant at() {
-        Instant heard = heardAt;
-        return heard == null ? departures.state(departureId).at() : heard;
-    }
-
-    /** An attempt that has ended is followed by its trace; its numbers join the engine's history. */
+    /** An attempt that has ended is followed by its trace; its numbers join the engine's history, those of a rehearsal never do. */
     private List<Event> withTraces(Departure logged, EngineWatch engine, List<Event> facts) {
         List<Event> all = new ArrayList<>();
         for (Event fact : facts) {
             all.add(fact);
-            if (fact instanceof Event.AttemptEnded(int _, int number, var _)) {
+            if (fact instanceof Event.AttemptEnded(Subject of, int number, var _)) {
                 EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
-                List<Sample> samples = blocks.judged(departureId, engine.engine(), profile, finished.readings());
-                String sha256 = Sha256.hex(trace(engine.engine(), number, samples).getBytes(StandardCharsets.UTF_8));
-                all.add(new Event.TraceStored(engine.engine(), number, sha256, samples.size()));
-                history.remember(StartHistory.Place.of(logged, engine.engine(), number), finished.report(), samples, profile, sha256);
+                List<Sample> samples = blocks.judged(departureId, of, profile, finished.readings());
+                String sha256 = Sha256.hex(trace(of, number, samples).getBytes(StandardCharsets.UTF_8));
+                all.add(new Event.TraceStored(of, number, sha256, samples.size()));
+                if (!logged.opening().isRehearsal()) {
+                    history.remember(StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
+                }
             }
         }
         return all;
     }
 
-    private String trace(int engine, int number, List<Sample> samples) {
+    private String trace(Subject of, int number, List<Sample> samples) {
         Departure departure = departures.state(departureId);
-        return TraceWriter.write(profile, samples, List.of(departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", "
+        String rehearsed = departure.opening().isRehearsal() ? ", rehearsal" : "";
+        return TraceWriter.write(profile, samples, List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed + ", "
                 + AttemptFacts.instant(samples.getFirst().at_us())));
     }
 
     /** The trace of an attempt as CSV; empty when there is none or it still runs. */
-    synchronized Optional<String> trace(int engine, int number) {
-        return samples(engine, number).map(samples -> trace(engine, number, samples));
+    synchronized Optional<String> trace(Subject of, int number) {
+        return samples(of, number).map(samples -> trace(of, number, samples));
     }
 
     /** The readings of an attempt that has ended. */
-    synchronized Optional<List<Sample>> samples(int engine, int number) {
-        EngineWatch watch = engines.get(engine);
+    synchronized Optional<List<Sample>> samples(Subject of, int number) {
+        EngineWatch watch = engines.get(of);
         return watch == null ? Optional.empty() : watch.finished(departures.state(departureId), number)
-                .map(finished -> blocks.judged(departureId, engine, profile, finished.readings()));
+                .map(finished -> blocks.judged(departureId, of, profile, finished.readings()));
     }
 
-    /**
-     * Time passes: judgements that depend on time alone fall due, a little behind the feed so that a reading on its way is not judged
-     * missing; and silence is noticed.
-     */
-    synchronized void tick(Instant now) {
-        Instant heard = heardAt;
-        if (heard == null) {
-            return;
-        }
-        Duration since = Duration.between(heard, now);
-        long feedNow_us = newest_us + since.toNanos() / 1000;
-        long behind_us = Math.round(JUDGED_BEHIND_us * speed);
+    /** Silence is noticed. @param now the server's time; @param steady_ns the same on the machine's steady clock */
+    synchronized void tick(Instant now, long steady_ns) {
         for (EngineWatch engine : engines.values()) {
-            boolean ran = engine.isRunning();
-            engine.advanceTo(feedNow_us - behind_us);
-            if (ran || engine.isRunning()) {
-                settle(engine);
-            }
-            if (isSilent(engine, since)) {
-                tell(engine, now);
+            if (isSilent(engine, steady_ns) && hearing(engine.subject()).wasHeard()) {
+                if (engine.isRunning()) {
+                    blindSince.putIfAbsent(engine.subject(), now);
+                }
+                tell(engine, now, steady_ns);
             }
         }
         Feed feed = departures.state(departureId).feed();
-        if (since.compareTo(LOST.multipliedBy(Math.max(1, (long) speed))) > 0 && feed != null && feed.live()) {
-            departures.record(departureId, List.of(new Event.FeedLost(feed.id(), AttemptFacts.instant(newest_us))), actor(), now);
+        if (feed != null && feed.live() && isLost(steady_ns)) {
+            departures.record(departureId, List.of(new Event.FeedLost(feed.id(), lastHeard().orElse(now))), actor(), now);
         }
     }
 
-    private boolean isSilent(EngineWatch engine, Duration since) {
-        Duration allowed = engine.isRunning() ? SILENT_IN_START : SILENT;
-        return since.compareTo(allowed.multipliedBy(Math.max(1, (long) speed))) > 0;
+    /** Whether nothing of the aircraft has been heard for so long that its feed counts as lost. */
+    private boolean isLost(long steady_ns) {
+        Duration since = hearings.values().stream().filter(Hearing::wasHeard).map(hearing -> hearing.silence(steady_ns)).min(Duration::compareTo)
+                .orElse(Duration.ofNanos(steady_ns - begun_ns));
+        return since.compareTo(LOST) > 0;
     }
 
-    private Duration silence(Instant now) {
-        Instant heard = heardAt;
-        return heard == null ? Duration.ofDays(1) : Duration.between(heard, now);
+    private Optional<Instant> lastHeard() {
+        return hearings.values().stream().map(Hearing::newest_us).filter(at_us -> at_us != Long.MIN_VALUE).max(Long::compare).map(AttemptFacts::instant);
+    }
+
+    /** That the page was blind for a while stays on record, whatever comes afterwards. */
+    private void seeAgain(Instant now, long steady_ns) {
+        List<Subject> seen = blindSince.keySet().stream().filter(subject -> !isSilent(watch(subject), steady_ns)).toList();
+        for (Subject subject : seen) {
+            Instant from = blindSince.remove(subject);
+            int number = watch(subject).number(departures.state(departureId));
+            if (from != null && number > 0) {
+                departures.record(departureId, List.of(new Event.SightLost(subject, number, from, now)), actor(), now);
+            }
+        }
+    }
+
+    private boolean isSilent(EngineWatch engine, long steady_ns) {
+        return hearing(engine.subject()).silence(steady_ns).compareTo(engine.isRunning() ? SILENT_IN_START : SILENT) > 0;
     }
 
     /** An engine whose start the crew is telling is shown as it tells it. */
     private boolean isTapped(EngineWatch engine) {
-        return TappedEngine.of(profile, departures.state(departureId), engine.engine()).isPresent();
+        return TappedEngine.of(profile, departures.state(departureId), engine.subject().number()).isPresent();
     }
 
-    private void tell(EngineWatch engine, Instant now) {
+    private void tell(EngineWatch engine, Instant now, long steady_ns) {
         if (isTapped(engine)) {
             return;
         }
-        long after_us = told_us.getOrDefault(engine.engine(), Long.MIN_VALUE);
-        departures.tell(departureId, "start", () -> message(engine, after_us, now));
-        told_us.put(engine.engine(), engine.newest_us());
+        long after_us = told_us.getOrDefault(engine.subject(), Long.MIN_VALUE);
+        departures.tell(departureId, "start", () -> message(engine, after_us, now, steady_ns));
+        told_us.put(engine.subject(), engine.newest_us());
     }
 
-    private StartMessage message(EngineWatch engine, long after_us, Instant now) {
-        Duration since = silence(now);
-        // The feed's own clock runs on from its newest reading; after a restart it stands there until something is heard.
-        long feedNow_us = newest_us == Long.MIN_VALUE ? AttemptFacts.micros(now) : newest_us + (heardAt == null ? 0 : since.toNanos() / 1000);
-        Instant feedNow = AttemptFacts.instant(feedNow_us);
-        return new StartMessage(engine.view(feedNow, isSilent(engine, since)), StartMessage.rows(profile, engine.samplesAfter(after_us)));
+    private StartMessage message(EngineWatch engine, long after_us, Instant now, long steady_ns) {
+        Hearing hearing = hearing(engine.subject());
+        // The subject's own clock runs on from its newest reading; after a restart it stands there until something is heard.
+        long passed_us = hearing.wasHeard() ? Math.round(hearing.silence(steady_ns).toNanos() / 1000.0 * speed) : 0;
+        Instant then = hearing.newest_us() == Long.MIN_VALUE ? now : AttemptFacts.instant(hearing.newest_us() + passed_us);
+        return new StartMessage(engine.view(then, isSilent(engine, steady_ns)), StartMessage.rows(profile, engine.samplesAfter(after_us)));
     }
 
     /** Every engine as it stands, with the readings after a time. @param after_us on the feed's clock */
-    synchronized List<StartMessage> all(long after_us, Instant now) {
-        return engines.values().stream().filter(engine -> !isTapped(engine)).map(engine -> message(engine, after_us, now)).toList();
+    synchronized List<StartMessage> all(long after_us, Instant now, long steady_ns) {
+        return engines.values().stream().filter(engine -> !isTapped(engine)).map(engine -> message(engine, after_us, now, steady_ns)).toList();
     }
 
-    /** Whether anything has been heard lately, or a start was under way. */
-    synchronized boolean isIdle(Instant now) {
-        return engines.values().stream().noneMatch(EngineWatch::isRunning) && silence(now).compareTo(Duration.ofMinutes(10)) > 0;
+    /** Whether a start is under way that is being read. */
+    synchronized boolean isStarting(long steady_ns) {
+        return engines.values().stream().anyMatch(engine -> engine.isRunning() && hearing(engine.subject()).silence(steady_ns).compareTo(IDLE_AFTER) < 0);
+    }
+
+    /** Whether nothing has been heard for long and no feed is to be missed. */
+    synchronized boolean isIdle(long steady_ns) {
+        Feed feed = departures.state(departureId).feed();
+        boolean quiet = hearings.values().stream().allMatch(hearing -> hearing.silence(steady_ns).compareTo(IDLE_AFTER) > 0);
+        return quiet && steady_ns - begun_ns > IDLE_AFTER.toNanos() && (feed == null || !feed.live());
     }
 }

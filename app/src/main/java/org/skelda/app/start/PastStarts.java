@@ -1,10 +1,13 @@
 package org.skelda.app.start;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.record.Sha256;
 import org.skelda.formats.start.TraceWriter;
 import org.springframework.stereotype.Service;
@@ -23,13 +26,32 @@ public class PastStarts {
         return !history.last(operatorId, tail, engine).isEmpty();
     }
 
+    /**
+     * A start from before departures were kept here.
+     *
+     * @param engine 1 to 4
+     * @param startedAt when the starter went on
+     * @param outcome its name in files
+     * @param peak_c hottest reading, degC; null where there was none
+     * @param timeToLight_s from fuel on, s; null where it did not light
+     * @param timeToIdle_s from starter on, s; null where idle was not reached
+     * @param dip_v lowest bus volts, V; null where they are not measured
+     */
+    public record StartBefore(String tail, int engine, Instant startedAt, String outcome, @Nullable Double peak_c, @Nullable Double timeToLight_s, @Nullable Double timeToIdle_s,
+            @Nullable Double dip_v) {}
+
+    /** The newest first. */
+    public List<StartBefore> listed(String operatorId) {
+        return history.before(operatorId);
+    }
+
     /** @param oat_c outside air then; @param elevation_ft of the stand; @param samples of one start, in the order of time */
     public void add(String operatorId, String tail, StartProfile profile, int engine, double oat_c, double elevation_ft, List<Sample> samples) {
         StartMonitor monitor = new StartMonitor(profile, elevation_ft);
         samples.forEach(monitor::accept);
         String sha256 = Sha256.hex(TraceWriter.write(profile, samples, List.of()).getBytes(StandardCharsets.UTF_8));
         for (int i = 0; i < monitor.attempts().size(); i++) {
-            history.remember(new StartHistory.Place(null, operatorId, tail, profile.typeId(), engine, i + 1, oat_c, elevation_ft), monitor.attempts().get(i),
+            history.remember(new StartHistory.Place(null, operatorId, tail, profile.typeId(), Subject.engine(engine), i + 1, oat_c, elevation_ft), monitor.attempts().get(i),
                     samples, profile, sha256);
         }
     }

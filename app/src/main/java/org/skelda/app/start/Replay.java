@@ -8,6 +8,7 @@ import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 
 /**
  * A start as it happened, to be shown again: the same watch that runs live, stopped at every half second and at every moment that
@@ -28,7 +29,7 @@ public record Replay(String title, int engine, StartSheet sheet, List<Frame> fra
 
     /** @param name how the crew calls the engine; @param samples in the order of time, at least one; @param late how many more came too late */
     public static Replay of(String title, int engine, String name, StartProfile profile, double elevation_ft, List<Sample> samples, int late) {
-        EngineWatch watch = new EngineWatch(engine, name, profile, elevation_ft);
+        EngineWatch watch = new EngineWatch(Subject.engine(Math.max(1, engine)), name, profile, elevation_ft);
         TreeSet<Long> stops = stops(profile, elevation_ft, samples);
         List<Frame> frames = new ArrayList<>();
         for (Sample sample : samples) {

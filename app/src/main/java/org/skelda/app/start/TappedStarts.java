@@ -15,8 +15,8 @@ import org.skelda.core.departure.AttemptSummary;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.TappedEngine;
-import org.skelda.core.start.AfterCut;
 import org.skelda.core.start.Lane;
+import org.skelda.core.start.StartAdvice;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.StarterDuty;
 import org.skelda.core.start.TappedWatch;
@@ -92,6 +92,12 @@ class TappedStarts {
         }
     }
 
+    /** Whether the crew tells of a start that is under way. */
+    boolean anyRunning() {
+        return ticking.stream().map(departures::state).anyMatch(departure -> departure.starts().values().stream().flatMap(List::stream)
+                .anyMatch(start -> start.tapped() != null && start.tapped().hasBegun() && !start.tapped().ended()));
+    }
+
     private void tick(UUID id, Instant now) {
         Departure departure = departures.state(id);
         Optional<StartProfile> profile = packs.profileOf(departure.opening());
@@ -113,18 +119,16 @@ class TappedStarts {
     }
 
     private static StartView view(StartProfile profile, TappedEngine tapped, int engine, String name, Instant now) {
-        TappedWatch watch = new TappedWatch(profile, tapped.told());
-        Duration since = tapped.since(now);
-        boolean runs = !tapped.told().ended();
+        TappedWatch watch = tapped.watch(now);
+        StartAdvice advice = tapped.advice(name, now);
+        boolean runs = tapped.told().hasBegun() && !tapped.told().ended();
         StarterDuty.NextTry duty = tapped.duty(now);
-        List<AfterCut.Step> script = tapped.script(now);
         AttemptSummary summary = tapped.newest().summary();
-        StartView.Taps taps = new StartView.Taps(watch.next(), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(), tapped.told().last().tap().words(),
-                tapped.told().last().by(),
-                watch.questions(), watch.wrongs(), peakNote(profile, summary));
-        return new StartView(engine, name, tapped.newest().number(), tapped.newest().startedAt(), runs, now, watch.verdict(name, since),
-                watch.ladder(since), List.of(), List.of(), script, tapped.told().findings(), List.of(),
-                summary == null ? null : summary.outcome(), List.of(), duty, duty.words(now, Double.NaN), tapped.told().starter() ? Duration.ZERO : null, taps);
+        StartView.Taps taps = new StartView.Taps(watch.nextTap(advice), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(),
+                tapped.told().last().tap().words(), tapped.told().last().by(), watch.questions(), watch.wrongs(), peakNote(profile, summary));
+        return new StartView(engine, name, tapped.newest().number(), tapped.newest().startedAt(), runs, now, advice.verdict(), advice.ladder(), List.of(), List.of(),
+                advice.script(), tapped.told().findings(), List.of(), summary == null ? null : summary.outcome(), List.of(), duty, duty.words(now, Double.NaN),
+                tapped.told().starter() ? Duration.ZERO : null, taps);
     }
 
     private static @Nullable String peakNote(StartProfile profile, @Nullable AttemptSummary summary) {

@@ -27,6 +27,7 @@ import org.skelda.app.people.Accounts;
 import org.skelda.app.people.SignedIn;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.formats.record.Sha256;
 import org.skelda.formats.start.StartProfiles;
@@ -55,6 +56,8 @@ class FeedDoorTest {
     @Autowired private Accounts accounts;
     @Autowired private Departures departures;
     @Autowired private Fleet fleet;
+    /** One box for the tail, as an aircraft has: another is ignored while this one is live. */
+    private static Feed box;
     private Feed feed;
 
     private record Feed(UUID id, String token) {}
@@ -68,7 +71,8 @@ class FeedDoorTest {
 
     @BeforeEach
     void anIssuedFeed() throws Exception {
-        feed = issued(TAIL);
+        box = box == null ? issued(TAIL) : box;
+        feed = box;
     }
 
     private Feed issued(String tail) throws Exception {
@@ -100,7 +104,7 @@ class FeedDoorTest {
 
     private static String lines(List<Sample> samples, Instant begin) {
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, begin);
-        return FeedWriter.batch("engine:2", samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(), PROFILE.drive().engine());
+        return FeedWriter.batch(Subject.engine(2), samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(), PROFILE.drive().engine());
     }
 
     private UUID departure(String flight) throws Exception {
@@ -113,7 +117,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(1)
+    @Order(10)
     void aStartThatIsSentIsJudgedLoggedAndItsTraceKept() throws Exception {
         Instant begin = Instant.parse("2026-05-04T10:00:00Z");
         List<Sample> samples = SimulatedStart.of(PROFILE).samples(85);
@@ -138,7 +142,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(2)
+    @Order(20)
     void aBatchSentAgainIsRepeatedAndChangesNothing() throws Exception {
         Instant begin = Instant.parse("2026-05-04T11:00:00Z");
         String batch = lines(SimulatedStart.of(PROFILE).samples(20), begin);
@@ -152,21 +156,76 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(3)
-    void whatComesTooLateOrOutOfOrderIsKeptAndNotJudged() throws Exception {
+    @Order(30)
+    void whatComesLateInAnyOrderIsJudgedOnArrival() throws Exception {
         Instant begin = Instant.parse("2026-05-04T12:00:00Z");
-        List<Sample> samples = new ArrayList<>(SimulatedStart.of(PROFILE).samples(5));
-        send(lines(List.of(samples.removeLast()), begin));
-        Collections.reverse(samples);
-        long before = departures.state(departure("305")).seq();
-        Answer late = send(lines(samples, begin));
-        assertThat(late.body().path("late").intValue()).isEqualTo(samples.size());
-        assertThat(late.body().path("accepted").intValue()).isZero();
-        assertThat(departures.state(departure("305")).seq()).isEqualTo(before);
+        List<Sample> samples = new ArrayList<>(SimulatedStart.of(PROFILE).samples(90));
+        List<Sample> held = new ArrayList<>(samples.subList(250, 290));
+        send(lines(samples.subList(0, 1), begin.minusSeconds(60)));
+        int findings = events("FindingRaised").size();
+        send(lines(samples.subList(0, 250), begin));
+        send(lines(samples.subList(290, 400), begin));
+        Collections.shuffle(held, new java.util.Random(1));
+        assertThat(send(lines(held, begin)).body().path("late").intValue()).isEqualTo(40);
+        send(lines(samples.subList(400, samples.size()), begin));
+        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(events("FindingRaised")).hasSize(findings);
+        List<Sample> again = List.of(samples.get(270));
+        assertThat(send(lines(again, begin)).body().path("repeated").intValue()).isEqualTo(1);
     }
 
     @Test
-    @Order(4)
+    @Order(31)
+    void aDelayOnTheWayNeverMakesAFinding() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T12:30:00Z");
+        List<Sample> samples = SimulatedStart.of(PROFILE).samples(90);
+        int before = events("FindingRaised").size();
+        // Held up for four seconds of life around light-off: the watch ticks on, and nothing but silence is noticed.
+        send(lines(samples.subList(0, 230), begin));
+        Thread.sleep(4000);
+        JsonNode silent = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts").with(as("strand"))).andReturn().getResponse())
+                .body().path("engines").path(0).path("view");
+        assertThat(silent.path("verdict").path("call").asString()).isEqualTo("BLIND");
+        send(lines(samples.subList(230, samples.size()), begin));
+        assertThat(events("FindingRaised")).hasSize(before);
+        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(events("SightLost")).isNotEmpty();
+    }
+
+    @Test
+    @Order(32)
+    void oneLineWithAClockAheadSpoilsNothingButItself() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T12:45:00Z");
+        List<Sample> samples = SimulatedStart.of(PROFILE).samples(90);
+        send(lines(samples.subList(0, 200), begin));
+        String ahead = Instant.now().plusSeconds(3600).toString();
+        Answer answer = send("{\"t\":\"" + ahead + "\",\"subject\":\"apu\",\"starter\":0}\n{\"t\":\"2199-01-01T00:00:00Z\",\"subject\":\"engine:2\",\"n2_pct\":20}\n"
+                + "{\"t\":\"" + ahead + "\",\"subject\":\"aircraft\",\"duct_kpa\":240}\n");
+        assertThat(answer.body().path("ahead").intValue()).isEqualTo(3);
+        assertThat(answer.body().path("clock").asString()).contains("ahead of the server's clock");
+        assertThat(send(lines(samples.subList(200, samples.size()), begin)).body().path("accepted").intValue()).isEqualTo(samples.size() - 200);
+        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(answer(mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse()).body().path("feeds").values())
+                .anySatisfy(row -> assertThat(row.path("news").asString("")).contains("ahead of the server's clock"));
+    }
+
+    @Test
+    @Order(33)
+    void ofTwoBoxesOneIsLiveAndTheOtherIsToldSo() throws Exception {
+        Instant begin = Instant.parse("2026-05-04T12:55:00Z");
+        send(lines(SimulatedStart.of(PROFILE).samples(1), begin));
+        int attached = events("FeedAttached").size();
+        feed = issued(TAIL);
+        for (int i = 0; i < 5; i++) {
+            Answer other = send(lines(SimulatedStart.of(PROFILE).samples(1), begin.plusSeconds(10 + i)));
+            assertThat(other.body().path("ignored").intValue()).isPositive();
+            assertThat(other.body().path("flagged").path(0).asString()).contains("is live for this tail");
+        }
+        assertThat(events("FeedAttached")).hasSize(attached);
+    }
+
+    @Test
+    @Order(40)
     void impossibleReadingsAreFlaggedAndTheirLossIsNeverJudgedAsFine() throws Exception {
         Instant begin = Instant.parse("2026-05-04T13:00:00Z");
         List<Sample> samples = SimulatedStart.of(PROFILE).samples(40);
@@ -181,7 +240,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(5)
+    @Order(50)
     void aMalformedLineRefusesTheWholeBatch() throws Exception {
         Instant begin = Instant.parse("2026-05-04T14:00:00Z");
         String good = lines(SimulatedStart.of(PROFILE).with(Failure.HOT).samples(1), begin);
@@ -195,7 +254,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(6)
+    @Order(60)
     void withoutTheRightTokenNothingIsTaken() throws Exception {
         String batch = lines(SimulatedStart.of(PROFILE).samples(1), Instant.parse("2026-05-04T15:00:00Z"));
         assertThat(send("0".repeat(64), batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
@@ -204,11 +263,12 @@ class FeedDoorTest {
         assertThat(answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples").contentType("application/x-ndjson").content(batch)).andReturn().getResponse()).slug())
                 .isEqualTo("feed-token");
         mvc.perform(delete("/api/feeds/" + feed.id()).with(as("kvale")).with(csrf()));
+        box = null;
         assertThat(send(batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
     }
 
     @Test
-    @Order(7)
+    @Order(70)
     void onlyAnAdministratorIssuesAndRevokes() throws Exception {
         assertThat(answer(mvc.perform(post("/api/feeds").with(as("halden")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
                 .content("{\"tail\":\"QX-LOM\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(403);
@@ -218,7 +278,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(8)
+    @Order(80)
     void theFeedsAreListedToAnAdministratorWithoutTheirTokens() throws Exception {
         assertThat(answer(mvc.perform(get("/api/feeds").with(as("halden"))).andReturn().getResponse()).status()).isEqualTo(403);
         Answer listed = answer(mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse());
@@ -232,7 +292,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(8)
+    @Order(80)
     void aTailWithoutAWorkedDepartureHasItsReadingsIgnored() throws Exception {
         fleet.add("vardholm", new Fleet.Tail("QX-NIL", "HAVERN-2M", List.of()));
         feed = issued("QX-NIL");
@@ -242,12 +302,12 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(10)
+    @Order(100)
     void aStarterThatWasOnBeforeTheFirstReadingIsNotJudged() throws Exception {
         feed = issued("QX-PIL");
         StartProfile turboprop = StartProfiles.of("LOMVI-T1");
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T17:00:00Z"));
-        String cranking = FeedWriter.batch("engine:1", SimulatedStart.of(turboprop).samples(10).stream().filter(sample -> sample.at_us() > 4_000_000)
+        String cranking = FeedWriter.batch(Subject.engine(1), SimulatedStart.of(turboprop).samples(10).stream().filter(sample -> sample.at_us() > 4_000_000)
                 .map(sample -> sample.at(begin_us + sample.at_us())).toList(), turboprop.drive().engine());
         assertThat(send(cranking).status()).isEqualTo(200);
         JsonNode view = answer(mvc.perform(get("/api/departures/" + departure("603") + "/starts").with(as("strand"))).andReturn().getResponse())
@@ -257,7 +317,7 @@ class FeedDoorTest {
     }
 
     @Test
-    @Order(9)
+    @Order(90)
     void aBatchOverAMegabyteIsRefusedBeforeItIsRead() throws Exception {
         assertThat(send("{\"pad\":\"" + "x".repeat(1_100_000) + "\"}")).extracting(Answer::status, Answer::slug).containsExactly(413, "too-large");
     }

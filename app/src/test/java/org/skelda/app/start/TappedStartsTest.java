@@ -89,17 +89,22 @@ class TappedStartsTest {
     @Test
     @Order(2)
     void aTappedStartIsShownLikeOneThatIsReadWithItsQuestions() throws Exception {
+        assertThat(tap("IGNITION_ON").getStatus()).isEqualTo(200);
+        assertThat(engine().at("/taps/next/tap").asString()).isEqualTo("STARTER_ON");
+        assertThat(engine().path("running").booleanValue()).isFalse();
         assertThat(tap("STARTER_ON").getStatus()).isEqualTo(200);
         JsonNode view = engine();
         assertThat(view.path("running").booleanValue()).isTrue();
-        assertThat(view.at("/taps/next").asString()).isEqualTo("ROTATION");
-        assertThat(view.at("/taps/questions/0/words").asString()).isEqualTo("5 s since the starter: does Ng turn?");
+        assertThat(view.at("/taps/next/tap").asString()).isEqualTo("ROTATION");
+        assertThat(view.path("taps").path("questions").values()).extracting(question -> question.path("words").asString())
+                .contains("5 s since the starter: does Ng turn? If not: starter OFF");
         assertThat(view.at("/duty/of").intValue()).isEqualTo(3);
         tap("FUEL_ON");
         tap("TOO_HOT");
         assertThat(engine().at("/verdict/sentence").asString()).isEqualTo("Engine: cut the fuel");
         tap("FUEL_OFF");
         assertThat(engine().path("script").size()).isPositive();
+        assertThat(engine().at("/taps/next/tap").asString()).isEqualTo("IGNITION_OFF");
         tap("STARTER_OFF");
         assertThat(engine().path("outcome").asString()).isEqualTo("HOT_START");
         assertThat(ask("TYPE_FIGURES", "\"engine\":1,\"peak_c\":1020,\"dip_v\":17.2").getStatus()).isEqualTo(200);

@@ -46,11 +46,12 @@ final class DecidingTaps {
         if (!runs && departure.feed() != null && departure.feed().live()) {
             return nothing("Readings of this aircraft arrive. Taps are for a start that nothing reads.");
         }
-        if (ask.tap() == Tap.STARTER_ON) {
-            return runs ? nothing(engine + "'s start runs already.")
-                    : accepted(new Event.StartTapped(ask.engine(), newest == null ? 1 : newest.number() + 1, Tap.STARTER_ON, tappedAt, ask.timed()));
+        boolean prepared = newest != null && newest.isPrepared();
+        if (ask.tap() == Tap.STARTER_ON || ask.tap() == Tap.IGNITION_ON && !runs) {
+            int number = newest == null ? 1 : newest.number() + (prepared ? 0 : 1);
+            return runs && !prepared ? nothing(engine + "'s start runs already.") : accepted(new Event.StartTapped(ask.engine(), number, ask.tap(), tappedAt, ask.timed()));
         }
-        if (newest == null || newest.tapped() == null) {
+        if (newest == null || newest.tapped() == null || prepared) {
             return nothing(engine + "'s starter has not been told on. Tap that first.");
         }
         String impossible = impossible(ask.tap(), newest.tapped());
@@ -73,10 +74,13 @@ final class DecidingTaps {
         if (afterCut || tap == Tap.FUEL_OFF) {
             return !told.has(Tap.FUEL_ON) ? " has had no fuel in this start." : afterCut && told.fuel() ? " still has its fuel on." : null;
         }
+        if (tap == Tap.IGNITION_OFF) {
+            return null;
+        }
         if (told.ended()) {
             return "'s start has ended.";
         }
-        boolean needsFuel = tap == Tap.LIGHT_OFF || tap == Tap.IDLE || tap == Tap.NOT_LIT || tap == Tap.TOO_HOT || tap == Tap.HANGS || tap == Tap.SLOW;
+        boolean needsFuel = tap == Tap.LIGHT_OFF || tap == Tap.IDLE || tap == Tap.NOT_LIT || tap == Tap.TOO_HOT || tap == Tap.HANGS || tap == Tap.SLOW || tap == Tap.FLOW_TOO_HIGH;
         return needsFuel && !told.fuel() ? " has no fuel on." : null;
     }
 
@@ -105,7 +109,7 @@ final class DecidingTaps {
         if (ask.peak_c() == null && ask.dip_v() == null) {
             return nothing("No figure was typed.");
         }
-        checked("A peak temperature", ask.peak_c(), COLDEST_c, HOTTEST_c, "degC");
+        checked("A peak temperature", ask.peak_c(), COLDEST_c, HOTTEST_c, "°C");
         checked("A dip", ask.dip_v(), 0, MOST_v, "V");
         return accepted(new Event.StartFiguresTyped(ask.engine(), newest.number(), ask.peak_c(), ask.dip_v()));
     }

@@ -224,7 +224,7 @@ public record Departure(
                     controls = new HashMap<>(controls);
                     controls.put(e.control(), e.position());
                 }
-                case Event.AttemptBegan _, Event.MilestoneReached _, Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.StartTapped _,
+                case Event.AttemptBegan _, Event.MilestoneReached _, Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.SightLost _, Event.StartTapped _,
                      Event.StartTapUndone _, Event.StartFiguresTyped _ -> starts = Starts.apply(starts, entry);
             }
         }

@@ -12,6 +12,7 @@ import org.skelda.core.procedure.Seat;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.Milestone;
 import org.skelda.core.start.Tap;
+import org.skelda.core.watch.Subject;
 
 /** What can have happened to a departure. Facts only; whatever depends on the passing of time is told by a view. */
 public sealed interface Event {
@@ -68,25 +69,29 @@ public sealed interface Event {
     record ControlTapped(String control, String position) implements Event {}
 
     /**
-     * The starter of an engine went on.
+     * An attempt to start began: the starter went on.
      *
-     * @param engine 1 to 4
-     * @param number of the attempt on this engine in this departure, from 1
+     * @param of what is started
+     * @param number of the attempt on it in this departure, from 1
      * @param startedAt on the feed's own clock
      * @param watched the version of the judgement, and the type's document by its hash
      */
-    record AttemptBegan(int engine, int number, Instant startedAt, String watched) implements Event {}
+    record AttemptBegan(Subject of, int number, Instant startedAt, String watched) implements Event {}
 
     /** @param at since the attempt's starter on */
-    record MilestoneReached(int engine, int number, Milestone milestone, Duration at) implements Event {}
+    record MilestoneReached(Subject of, int number, Milestone milestone, Duration at) implements Event {}
 
-    record FindingRaised(int engine, int number, Finding finding) implements Event {}
+    /** It is known from the event's own time on; the finding carries the moment it is about. */
+    record FindingRaised(Subject of, int number, Finding finding) implements Event {}
 
     /** @param summary what is remembered of the attempt */
-    record AttemptEnded(int engine, int number, AttemptSummary summary) implements Event {}
+    record AttemptEnded(Subject of, int number, AttemptSummary summary) implements Event {}
 
     /** The attempt's readings are kept. @param sha256 of its trace as CSV, hex; @param samples how many */
-    record TraceStored(int engine, int number, String sha256, int samples) implements Event {}
+    record TraceStored(Subject of, int number, String sha256, int samples) implements Event {}
+
+    /** Nothing was read of an attempt for a while. @param from when the page went blind; @param until when readings came again */
+    record SightLost(Subject of, int number, Instant from, Instant until) implements Event {}
 
     /**
      * The crew told something of a start that nothing reads. The starter's going on begins an attempt.
@@ -122,11 +127,12 @@ public sealed interface Event {
             case Undone e -> line(e.line());
             case FeedAttached _, FeedLost _ -> "feed";
             case ControlTapped e -> "control:" + e.control();
-            case AttemptBegan e -> start(e.engine());
-            case MilestoneReached e -> start(e.engine());
-            case FindingRaised e -> start(e.engine());
-            case AttemptEnded e -> start(e.engine());
-            case TraceStored e -> start(e.engine());
+            case AttemptBegan e -> start(e.of());
+            case MilestoneReached e -> start(e.of());
+            case FindingRaised e -> start(e.of());
+            case AttemptEnded e -> start(e.of());
+            case TraceStored e -> start(e.of());
+            case SightLost e -> start(e.of());
             case StartTapped e -> tap(e.engine(), e.tap());
             case StartTapUndone e -> tap(e.engine(), e.tap());
             case StartFiguresTyped e -> "figures:engine-" + e.engine();
@@ -142,8 +148,8 @@ public sealed interface Event {
         return "tap:engine-" + engine + "/" + tap.name().toLowerCase(java.util.Locale.ROOT);
     }
 
-    static String start(int engine) {
-        return "start:engine-" + engine;
+    static String start(Subject of) {
+        return "start:" + of.slug();
     }
 
     static String seat(Seat seat) {

@@ -8,6 +8,7 @@ import java.util.UUID;
  * What a departure is opened with; never changes afterwards.
  *
  * @param departureId the departure
+ * @param kind whether the aircraft leaves, or a crew rehearses
  * @param operatorId whose it is
  * @param tail registration
  * @param typeId the type's code
@@ -25,6 +26,7 @@ import java.util.UUID;
  */
 public record Opening(
         UUID departureId,
+        Kind kind,
         String operatorId,
         String tail,
         String typeId,
@@ -39,6 +41,13 @@ public record Opening(
         String typeHash,
         String procedureHash,
         List<String> modifications) {
+
+    /** Line and rehearsal are never mixed: what is rehearsed is no history of an engine. */
+    public enum Kind { LINE, REHEARSAL }
+
+    public boolean isRehearsal() {
+        return kind == Kind.REHEARSAL;
+    }
 
     public Opening {
         modifications = List.copyOf(modifications);

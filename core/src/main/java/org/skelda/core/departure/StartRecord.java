@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.Milestone;
 import org.skelda.core.start.StarterDuty;
+import org.skelda.core.start.Tap;
 import org.skelda.core.start.TappedStart;
 
 /**
@@ -34,7 +35,7 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
     }
 
     static StartRecord began(Event.AttemptBegan event) {
-        return new StartRecord(event.engine(), event.number(), event.startedAt(), Map.of(), List.of(), null, null, null);
+        return new StartRecord(event.of().number(), event.number(), event.startedAt(), Map.of(), List.of(), null, null, null);
     }
 
     StartRecord reached(Milestone milestone, Duration at) {
@@ -59,7 +60,18 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
     }
 
     static StartRecord tapped(Event.StartTapped event, String by) {
-        return new StartRecord(event.engine(), event.number(), event.tappedAt(), Map.of(), List.of(), null, null, TappedStart.begun(by));
+        return new StartRecord(event.engine(), event.number(), event.tappedAt(), Map.of(), List.of(), null, null,
+                event.tap() == Tap.IGNITION_ON ? TappedStart.prepared(by) : TappedStart.begun(by));
+    }
+
+    /** The starter goes on after its ignition was tapped on. */
+    StartRecord begins(Event.StartTapped event, String by) {
+        return tapped == null ? this : new StartRecord(engine, number, event.tappedAt(), milestones, findings, summary, null, tapped.begins(by));
+    }
+
+    /** Whether its ignition was tapped on and its starter not yet. */
+    boolean isPrepared() {
+        return tapped != null && !tapped.hasBegun();
     }
 
     /** A tap more; what is typed of it stays. */
@@ -87,13 +99,14 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
     /** When the starter was on; empty while that of one that a feed told is not known. */
     Optional<StarterDuty.Engagement> engagement() {
         if (tapped != null) {
-            return Optional.of(new StarterDuty.Engagement(startedAt, tapped.starter() ? null : startedAt.plus(tapped.starterOn(Duration.ZERO))));
+            return !tapped.hasBegun() ? Optional.empty() : Optional.of(new StarterDuty.Engagement(startedAt, tapped.starter() ? null : startedAt.plus(tapped.starterOn(Duration.ZERO))));
         }
         return Optional.ofNullable(summary).map(ended -> new StarterDuty.Engagement(startedAt, startedAt.plus(ended.starterOn())));
     }
 
-    /** Whether the engine came to idle and nothing was found that ends a start. */
+    /** Whether the engine came to idle; once it has ended, whether that is its outcome: what was found too early is not taken back. */
     public boolean good() {
-        return milestones.containsKey(Milestone.IDLE) && findings.stream().noneMatch(finding -> finding.action().cuts());
+        return summary != null ? summary.outcome().equals("NORMAL")
+                : milestones.containsKey(Milestone.IDLE) && findings.stream().noneMatch(finding -> finding.action().cuts());
     }
 }

@@ -25,19 +25,36 @@ public final class Starts {
     /** Folds one entry in; one that concerns no start, or an attempt that is not known, changes nothing. */
     static Map<Integer, List<StartRecord>> apply(Map<Integer, List<StartRecord>> starts, LogEntry entry) {
         return switch (entry.event()) {
-            case Event.AttemptBegan e -> changed(starts, e.engine(), attempts -> attempts.add(StartRecord.began(e)));
-            case Event.MilestoneReached e -> changed(starts, e.engine(), e.number(), start -> start.reached(e.milestone(), e.at()));
-            case Event.FindingRaised e -> changed(starts, e.engine(), e.number(), start -> start.found(e.finding()));
-            case Event.AttemptEnded e -> changed(starts, e.engine(), e.number(), start -> start.ended(e.summary()));
-            case Event.TraceStored e -> changed(starts, e.engine(), e.number(), start -> start.traced(e.sha256()));
-            case Event.StartTapped e -> e.tap() == Tap.STARTER_ON ? changed(starts, e.engine(), attempts -> attempts.add(StartRecord.tapped(e, entry.actor().id())))
+            case Event.AttemptBegan e -> changed(starts, e.of().number(), attempts -> attempts.add(StartRecord.began(e)));
+            case Event.MilestoneReached e -> changed(starts, e.of().number(), e.number(), start -> start.reached(e.milestone(), e.at()));
+            case Event.FindingRaised e -> changed(starts, e.of().number(), e.number(), start -> start.found(e.finding()));
+            case Event.AttemptEnded e -> changed(starts, e.of().number(), e.number(), start -> start.ended(e.summary()));
+            case Event.TraceStored e -> changed(starts, e.of().number(), e.number(), start -> start.traced(e.sha256()));
+            case Event.StartTapped e -> isPrepared(starts, e) && e.tap() == Tap.STARTER_ON
+                    ? changed(starts, e.engine(), e.number(), start -> start.begins(e, entry.actor().id()))
+                    : isFirst(starts, e) ? changed(starts, e.engine(), attempts -> attempts.add(StartRecord.tapped(e, entry.actor().id())))
                     : changed(starts, e.engine(), e.number(), start -> start.told(e, entry.actor().id()));
-            case Event.StartTapUndone e -> e.tap() == Tap.STARTER_ON
+            case Event.StartTapUndone e -> isWholeStart(starts, e)
                     ? changed(starts, e.engine(), attempts -> attempts.removeIf(start -> start.number() == e.number() && start.tapped() != null))
                     : changed(starts, e.engine(), e.number(), start -> start.untold(e));
             case Event.StartFiguresTyped e -> changed(starts, e.engine(), e.number(), start -> start.typed(e));
             default -> starts;
         };
+    }
+
+    private static boolean isPrepared(Map<Integer, List<StartRecord>> starts, Event.StartTapped e) {
+        return starts.getOrDefault(e.engine(), List.of()).stream().anyMatch(start -> start.number() == e.number() && start.isPrepared());
+    }
+
+    /** A start begins with its starter's going on, or with its ignition's before that. */
+    private static boolean isFirst(Map<Integer, List<StartRecord>> starts, Event.StartTapped e) {
+        return e.tap() == Tap.STARTER_ON
+                || e.tap() == Tap.IGNITION_ON && starts.getOrDefault(e.engine(), List.of()).stream().noneMatch(start -> start.number() == e.number());
+    }
+
+    private static boolean isWholeStart(Map<Integer, List<StartRecord>> starts, Event.StartTapUndone e) {
+        return e.tap() == Tap.STARTER_ON
+                || e.tap() == Tap.IGNITION_ON && starts.getOrDefault(e.engine(), List.of()).stream().anyMatch(start -> start.number() == e.number() && start.isPrepared());
     }
 
     private static Map<Integer, List<StartRecord>> changed(Map<Integer, List<StartRecord>> starts, int engine, Consumer<List<StartRecord>> change) {

@@ -4,16 +4,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.skelda.core.start.AfterCut;
-import org.skelda.core.start.AttemptReport;
-import org.skelda.core.start.Milestone;
-import org.skelda.core.start.Standing;
+import org.skelda.core.start.Clearing;
+import org.skelda.core.start.StartAdvice;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.StarterDuty;
 import org.skelda.core.start.Tap;
 import org.skelda.core.start.TappedStart;
+import org.skelda.core.start.TappedWatch;
 
-/** An engine whose newest start is tapped: its starter's times and the script after a cut, over all attempts of the departure. */
+/** An engine whose newest start is tapped: its starter's times, what is said of it and what is asked, over all attempts of the departure. */
 public final class TappedEngine {
     private final StartProfile profile;
     private final List<StartRecord> starts;
@@ -22,7 +21,7 @@ public final class TappedEngine {
 
     private TappedEngine(StartProfile profile, List<StartRecord> starts, TappedStart told) {
         this.profile = profile;
-        this.starts = starts;
+        this.starts = starts.stream().filter(start -> start.tapped() != null).toList();
         this.newest = starts.getLast();
         this.told = told;
     }
@@ -30,13 +29,13 @@ public final class TappedEngine {
     /**
      * @param profile of the type
      * @param departure as it stands
-     * @return empty when the newest start of the engine is not tapped, or when it has ended and a feed reads the engine now
+     * @return empty when the newest start of the engine is not tapped, or when it does not run and a feed reads the engine now
      */
     public static Optional<TappedEngine> of(StartProfile profile, Departure departure, int engine) {
         List<StartRecord> starts = departure.starts(engine);
         TappedStart told = starts.isEmpty() ? null : starts.getLast().tapped();
         boolean read = departure.feed() != null && departure.feed().live();
-        return told == null || told.ended() && read ? Optional.empty() : Optional.of(new TappedEngine(profile, starts, told));
+        return told == null || (told.ended() || !told.hasBegun()) && read ? Optional.empty() : Optional.of(new TappedEngine(profile, starts, told));
     }
 
     /** The newest attempt. */
@@ -48,7 +47,7 @@ public final class TappedEngine {
         return told;
     }
 
-    /** Time since the starter of the newest attempt went on; never negative. */
+    /** Time since the starter of the newest attempt went on, or its ignition before it; never negative. */
     public Duration since(Instant now) {
         return since(newest, now);
     }
@@ -66,21 +65,6 @@ public final class TappedEngine {
         return starts.stream().flatMap(start -> start.engagement().stream()).toList();
     }
 
-    /** The steps after the newest cut, until fuel comes on in a later attempt; empty when there was none. */
-    public List<AfterCut.Step> script(Instant now) {
-        StartRecord cut = null;
-        for (StartRecord start : starts) {
-            boolean off = start.tapped() != null && (start.tapped().has(Tap.FUEL_OFF) || start.findings().stream().anyMatch(finding -> finding.action().cuts()));
-            cut = off ? start : start.milestones().containsKey(Milestone.FUEL_ON) ? null : cut;
-        }
-        if (cut == null || cut.tapped() == null || cut.tapped().has(Tap.IDLE) && !cut.tapped().has(Tap.FUEL_OFF)) {
-            return List.of();
-        }
-        AttemptReport report = cut.tapped().report(since(cut, now));
-        StarterDuty.NextTry next = told.starter() ? afterThisTry(now) : duty(now);
-        return AfterCut.script(profile, report, standing(cut, cut.tapped(), now), next, Duration.between(now, next.allowedAt()));
-    }
-
     /** The next try, were the starter switched off now. */
     private StarterDuty.NextTry afterThisTry(Instant now) {
         List<StarterDuty.Engagement> all = engagements().stream()
@@ -88,14 +72,71 @@ public final class TappedEngine {
         return StarterDuty.next(profile.starter(), all, now);
     }
 
-    /** How the engine stands in the time of an attempt, as far as was told. */
-    private Standing standing(StartRecord cut, TappedStart ofCut, Instant now) {
-        Duration offAt = ofCut.told(Tap.FUEL_OFF).map(TappedStart.Told::at).orElse(null);
-        Duration stopped = ofCut.told(Tap.STARTER_OFF).map(TappedStart.Told::at).orElse(null);
-        boolean again = newest != cut;
-        Duration on = again ? Duration.between(cut.startedAt(), newest.startedAt()) : Duration.ZERO;
-        Duration off = again ? told.told(Tap.STARTER_OFF).map(tap -> on.plus(tap.at())).orElse(stopped) : stopped;
-        Duration firstOff = stopped == null || offAt == null ? null : stopped.compareTo(offAt) > 0 ? stopped : offAt;
-        return new Standing(since(cut, now), ofCut.fuel(), offAt, told.starter(), on, off, firstOff, null, null, null, ofCut.has(Tap.FLOW_FALLS));
+    /** What is asked and offered beside it. */
+    public TappedWatch watch(Instant now) {
+        return new TappedWatch(profile, told, clearing(now).left());
+    }
+
+    /** What is said of it. @param engine how the crew calls it */
+    public StartAdvice advice(String engine, Instant now) {
+        StarterDuty.NextTry next = told.starter() ? afterThisTry(now) : duty(now);
+        List<TappedWatch.Attempt> attempts = starts.stream().filter(start -> start.tapped() != null && start.tapped().hasBegun())
+                .map(start -> new TappedWatch.Attempt(start.tapped(), since(start, now))).toList();
+        return watch(now).advice(engine, attempts, flowFell(), next, Duration.between(now, next.allowedAt()));
+    }
+
+    /** Whether the crew saw the flow fall after the newest cut; without a fuel there is none to fall. */
+    private boolean flowFell() {
+        for (int i = starts.size() - 1; i >= 0; i--) {
+            TappedStart start = starts.get(i).tapped();
+            if (start != null && start.has(Tap.FUEL_ON)) {
+                return start.has(Tap.FLOW_FALLS);
+            }
+        }
+        return true;
+    }
+
+    /** What the engine's last fuel left to be done, from what was told of starter, fuel and ignition. */
+    private Clearing clearing(Instant now) {
+        Clearing clearing = new Clearing(profile);
+        boolean ignition = false;
+        for (StartRecord start : starts) {
+            TappedStart taps = start.tapped();
+            if (taps != null && taps.hasBegun()) {
+                tell(clearing, start, taps, ignition);
+                ignition = taps.ignitionAfter(ignition);
+            }
+        }
+        clearing.advanceTo(micros(now));
+        return clearing;
+    }
+
+    private void tell(Clearing clearing, StartRecord start, TappedStart taps, boolean ignitionBefore) {
+        boolean switched = profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER;
+        boolean ignition = ignitionBefore;
+        boolean starter = false;
+        boolean fuel = false;
+        for (TappedStart.Told one : taps.taps()) {
+            clearing.advanceTo(micros(start.startedAt().plus(one.at())));
+            switch (one.tap()) {
+                case STARTER_ON -> starter = true;
+                case STARTER_OFF -> starter = false;
+                case FUEL_ON -> fuel = true;
+                case FUEL_OFF -> fuel = false;
+                case LIGHT_OFF -> clearing.lit();
+                case IDLE -> {
+                    clearing.atIdle();
+                    starter = false;
+                }
+                default -> { }
+            }
+            ignition = taps.ignitionAfter(ignition, one.tap());
+            // A lever that carries its ignition takes it off with the fuel.
+            clearing.switched(starter, fuel, ignition && switched);
+        }
+    }
+
+    private static long micros(Instant at) {
+        return Math.addExact(Math.multiplyExact(at.getEpochSecond(), 1_000_000L), at.getNano() / 1000);
     }
 }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.DwellWatch;
 import org.skelda.core.limit.Limit;
 import org.skelda.core.limit.Signal;
@@ -224,6 +225,43 @@ final class Attempt {
         if (!ended && mayRaise(id, action) && (!needsFuel || switches.fuelOnAt(at_us))) {
             findings.add(new Finding(id, sinceStart(at_us), action, reason));
         }
+    }
+
+    /** Whether the spool or the temperature is out of sight while it is needed. */
+    boolean isBlind() {
+        boolean needed = (switches.starter() || switches.fuel()) && !isReached(Milestone.IDLE);
+        return needed && (readings.of(Parameter.SPOOL).isLostAt(now_us) || readings.of(Parameter.TEMPERATURE).isLostAt(now_us));
+    }
+
+    /** What is not being watched, in words; empty for nothing. */
+    String unwatched() {
+        List<String> missing = new ArrayList<>();
+        for (Parameter parameter : List.of(Parameter.SPOOL, Parameter.FAN, Parameter.TEMPERATURE, Parameter.FLOW, Parameter.OIL, profile.supplyParameter())) {
+            Signal signal = readings.of(parameter);
+            if (!signal.isMeasured()) {
+                missing.add(profile.words(parameter) + " not measured");
+            } else if (signal.isLostAt(now_us)) {
+                missing.add(profile.words(parameter) + " lost");
+            }
+        }
+        return String.join(", ", missing);
+    }
+
+    /** What to look for next, in the order in which the type reaches it; null for nothing. */
+    @Nullable Milestone next() {
+        for (Milestone milestone : profile.order()) {
+            boolean canCome = switch (milestone) {
+                case VALVE_OPEN -> readings.of(Parameter.DUCT).isMeasured();
+                case OIL_RISING -> readings.of(Parameter.OIL).isMeasured();
+                case FAN_ROTATION -> readings.of(Parameter.FAN).isMeasured();
+                case FUEL_ALLOWED -> !isReached(Milestone.FUEL_ON);
+                case ROTATION, FUEL_ON, LIGHT_OFF, STARTER_OUT, IDLE -> true;
+            };
+            if (canCome && !isReached(milestone)) {
+                return milestone;
+            }
+        }
+        return null;
     }
 
     Duration sinceStart(long at_us) {

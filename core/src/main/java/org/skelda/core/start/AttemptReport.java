@@ -53,9 +53,13 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
      * @param timeToIdle from starter on; null when idle was not reached
      * @param flowAtLightOff_kgph kg/h; null when it did not light or flow was not read
      * @param starterOn how long the starter was on
+     * @param lowestDuct_kpa lowest duct pressure with the starter on, kPa gauge; null where it is not measured
+     * @param driveLost whether the starter did not turn the engine although it took air or current, or the spool fell on it
+     * @param engineRan whether the engine ran when the starter engaged
      */
     public record Remembered(@Nullable Duration fuelPreferred, @Nullable Double motoring_pct, @Nullable Double dip_v, @Nullable Duration timeToLightOff,
-            @Nullable Duration timeToIdle, @Nullable Double flowAtLightOff_kgph, Duration starterOn) {}
+            @Nullable Duration timeToIdle, @Nullable Double flowAtLightOff_kgph, Duration starterOn, @Nullable Double lowestDuct_kpa, boolean driveLost,
+            boolean engineRan) {}
 
     /** When a milestone was reached, since starter on. */
     public Optional<Duration> reached(Milestone milestone) {
@@ -123,7 +127,7 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         long preferred = a.figures().preferred_us();
         return new Remembered(preferred == Signal.NEVER ? null : a.sinceStart(preferred), a.figures().motoring_pct().orElse(null), a.figures().dip_v().orElse(null),
                 lit == null || fuel == null ? null : lit.minus(fuel), milestones.get(Milestone.IDLE),
-                a.figures().flowAtLightOff_kgph().orElse(null), Duration.ofNanos(a.figures().starter_us() * 1000));
+                a.figures().flowAtLightOff_kgph().orElse(null), Duration.ofNanos(a.figures().starter_us() * 1000), a.figures().lowestDuct_kpa().orElse(null), a.figures().isDriveLost(a), a.engineRan());
     }
 
     private static List<DataGap> gaps(Attempt a) {

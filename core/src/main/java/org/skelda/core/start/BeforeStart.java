@@ -131,7 +131,7 @@ public final class BeforeStart {
         compare(all, "Dip", expected.dip_v(), figures.dip_v(), "V");
         compare(all, "Motoring speed", expected.motoring_pct(), figures.motoring_pct(), "%");
         compare(all, "Time to light-off", expected.timeToLight_s(), figures.timeToLightOff() == null ? null : figures.timeToLightOff().toNanos() / 1e9, "s");
-        compare(all, "Peak temperature", expected.peak_c(), got.peak() == null ? null : got.peak().value_c(), "degC");
+        compare(all, "Peak temperature", expected.peak_c(), got.peak() == null ? null : got.peak().value_c(), "°C");
         compare(all, "Time to idle", expected.timeToIdle_s(), figures.timeToIdle() == null ? null : figures.timeToIdle().toNanos() / 1e9, "s");
         return List.copyOf(all);
     }

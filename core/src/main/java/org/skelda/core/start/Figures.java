@@ -7,6 +7,11 @@ import org.skelda.core.limit.Signal;
 final class Figures {
     private static final long DIP_WITHIN_us = 2_000_000;
     private static final double FLAT_pctps = 0.2;
+    private static final long STEADY_us = 3_000_000;
+    private static final double LEAST_MOTORING_pct = 5;
+    private static final double FALLEN_pct = 2;
+    private static final double FALLS_pctps = -0.5;
+    private static final double TAKEN_v = 1.5;
 
     private double peak_c = Double.NEGATIVE_INFINITY;
     private long peakAt_us = Signal.NEVER;
@@ -18,6 +23,9 @@ final class Figures {
     private long preferred_us = Signal.NEVER;
     private double motoring_pct = Double.NEGATIVE_INFINITY;
     private long starter_us;
+    private double lowestDuct_kpa = Double.POSITIVE_INFINITY;
+    private double voltsBefore = Double.NaN;
+    private boolean fellOnStarter;
     private long last_us = Signal.NEVER;
     private boolean starterBefore;
 
@@ -42,7 +50,33 @@ final class Figures {
         if (!fuelled && starterBefore && sample.spool_pct() > motoring_pct) {
             motoring_pct = sample.spool_pct();
         }
+        if (starterBefore && sample.duct_kpa() < lowestDuct_kpa) {
+            lowestDuct_kpa = sample.duct_kpa();
+        }
+        if (Double.isNaN(voltsBefore)) {
+            voltsBefore = sample.bus_v();
+        }
+        fellOnStarter |= fallsOnStarter(a);
         preferred(a, sample);
+    }
+
+    /** The starter is on, its supply is there, and below the speed at which it motors the spool falls: it turns the engine no more. */
+    private boolean fallsOnStarter(Attempt a) {
+        Switches switches = a.switches();
+        return switches.starter() && a.now_us() - switches.starterOn_us() >= STEADY_us && motoring_pct >= LEAST_MOTORING_pct
+                && a.value(Parameter.SPOOL) < Math.min(motoring_pct, a.profile().fuel().minimum_pct()) - FALLEN_pct
+                && a.windows().spoolOver3s() <= FALLS_pctps && MilestoneRules.supplied(a);
+    }
+
+    /** Whether the starter does not turn the engine although it takes air or current, or the spool has fallen on it. */
+    boolean isDriveLost(Attempt a) {
+        boolean still = a.findings().stream().anyMatch(finding -> finding.id() == FindingId.NO_ROTATION);
+        return fellOnStarter || still && (a.isReached(Milestone.VALVE_OPEN) || dip_v < voltsBefore - TAKEN_v);
+    }
+
+    /** Lowest duct pressure with the starter on, where it is measured. */
+    Optional<Double> lowestDuct_kpa() {
+        return lowestDuct_kpa < Double.POSITIVE_INFINITY ? Optional.of(lowestDuct_kpa) : Optional.empty();
     }
 
     /** The preferred speed is reached, or the spool turns as fast as it will above the minimum. */

@@ -35,7 +35,7 @@ final class FuelRules {
         public void sampled(Attempt a) {
             double hottest = a.profile().fuel().hottestBefore_c();
             if (firstFuelOn(a) && a.value(Parameter.TEMPERATURE) > hottest) {
-                a.raise(FindingId.RESIDUAL_HOT, a.now_us(), Action.CUT_FUEL, text("Fuel came on at %.0f degC %s, at most %.0f degC is allowed before fuel.",
+                a.raise(FindingId.RESIDUAL_HOT, a.now_us(), Action.CUT_FUEL, text("Fuel came on at %.0f °C %s, at most %.0f °C is allowed before fuel.",
                         a.value(Parameter.TEMPERATURE), a.profile().words(Parameter.TEMPERATURE), hottest));
             }
         }

@@ -49,7 +49,7 @@ final class IdleRules {
             double temperature = a.value(Parameter.TEMPERATURE);
             double oil = a.value(Parameter.OIL);
             if (temperature < idle.coolest_c() || temperature > idle.hottest_c()) {
-                a.raise(FindingId.IDLE_ABNORMAL, a.now_us(), Action.ADVISE, text("%s at idle is %.0f degC, usual is %.0f to %.0f degC.",
+                a.raise(FindingId.IDLE_ABNORMAL, a.now_us(), Action.ADVISE, text("%s at idle is %.0f °C, usual is %.0f to %.0f °C.",
                         a.profile().words(Parameter.TEMPERATURE), temperature, idle.coolest_c(), idle.hottest_c()));
             } else if (oil > idle.oilMost_kpa()) {
                 a.raise(FindingId.IDLE_ABNORMAL, a.now_us(), Action.ADVISE, text("Oil pressure at idle is %.0f kPa, usual is up to %.0f kPa.",

@@ -33,52 +33,67 @@ public final class Ladder {
     public enum State { DONE, NOW, NEXT, LATE }
 
     /**
-     * @param milestone it stands for; null for the temperature's turning over
+     * @param milestone it stands for; null for ignition and for the temperature's turning over
+     * @param tap what tells it; null for what is only looked at
      * @param words what to look for
      * @param detail its window, or when and how it came
      * @param left time to the end of its window; null while that is not running
      */
-    public record Rung(@Nullable Milestone milestone, String words, String detail, State state, @Nullable Duration left) {}
+    public record Rung(@Nullable Milestone milestone, @Nullable Tap tap, String words, String detail, State state, @Nullable Duration left) {}
 
     /**
      * @param attempt as it stands; null before the starter
      * @param now time since starter on; zero before it
      * @param next what the verdict looks for next; null when something is to be done first
+     * @param fuel whether fuel may come on now; null when that is no question
+     * @param ignition whether ignition is on; null when that is not known
      */
-    public static List<Rung> of(StartProfile profile, @Nullable AttemptReport attempt, Duration now, @Nullable Milestone next) {
+    static List<Rung> of(StartProfile profile, @Nullable AttemptReport attempt, Duration now, @Nullable Milestone next, @Nullable FuelGate fuel,
+            @Nullable Boolean ignition) {
         Ladder ladder = new Ladder(profile, attempt, now, next);
-        ladder.build();
+        if (profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER) {
+            ladder.ignition(Boolean.TRUE.equals(ignition));
+        }
+        for (Milestone milestone : profile.order()) {
+            ladder.rung(milestone, fuel);
+            if (milestone == Milestone.LIGHT_OFF) {
+                ladder.turnsOver();
+            }
+        }
         return List.copyOf(ladder.rungs);
     }
 
-    private void build() {
-        if (profile.drive().manner() == StartProfile.Manner.BLEED_AIR) {
-            rung(Milestone.VALVE_OPEN, "Valve open, duct holds", "duct pressure dips", null);
-        }
-        rung(Milestone.ROTATION, text("%s turning", profile.words(Parameter.SPOOL)), text("within %d s", ROTATION.toSeconds()),
-                left(Duration.ZERO, ROTATION));
-        rung(Milestone.OIL_RISING, "Oil pressure rising", text("within %d s of rotation", profile.turning().oilWithin().toSeconds()),
-                left(Milestone.ROTATION, profile.turning().oilWithin()));
-        rung(Milestone.FAN_ROTATION, text("%s turning by %.0f %%", capital(profile.words(Parameter.FAN)), profile.turning().fanBy_pct()),
-                profile.turning().orAtFuelOn() ? "or when the fuel comes on, if earlier" : "", null);
-        fuel();
-        rung(Milestone.LIGHT_OFF, text("Light-off within %d s", profile.lightOffWithin().toSeconds()), "of fuel on",
-                left(Milestone.FUEL_ON, profile.lightOffWithin()));
-        turnsOver();
-        rung(Milestone.STARTER_OUT, text("Starter out, %.0f %%%s", profile.starter().cutOut_pct(), profile.starter().byHand() ? ", by hand" : ""),
-                text("watch %.0f", profile.starter().overrun_pct()), null);
-        rung(Milestone.IDLE, text("Idle %.0f %%, stable", profile.idle().speed_pct()), text("by %d s", profile.idle().within().toSeconds()),
-                left(Duration.ZERO, profile.idle().within()));
+    /** Where ignition has its switch, it comes before the starter. Once fuel is on it is no more to be looked for. */
+    private void ignition(boolean on) {
+        boolean fuel = reached(Milestone.FUEL_ON) != null;
+        State state = on || fuel ? State.DONE : attempt == null || attempt.ended() ? State.NEXT : State.NOW;
+        rungs.add(new Rung(null, Tap.IGNITION_ON, "Ignition ON", "before the starter", state, null));
     }
 
-    private void fuel() {
+    private void rung(Milestone milestone, @Nullable FuelGate gate) {
+        switch (milestone) {
+            case VALVE_OPEN -> rung(milestone, "Valve open, duct holds", "duct pressure dips", null);
+            case ROTATION -> rung(milestone, text("%s turning", profile.words(Parameter.SPOOL)), text("within %d s", ROTATION.toSeconds()), left(Duration.ZERO, ROTATION));
+            case OIL_RISING -> rung(milestone, "Oil pressure rising", text("within %d s of rotation", profile.turning().oilWithin().toSeconds()),
+                    left(Milestone.ROTATION, profile.turning().oilWithin()));
+            case FAN_ROTATION -> rung(milestone, text("%s turning by %.0f %%", Words.sentence(profile.words(Parameter.FAN)), profile.turning().fanBy_pct()),
+                    profile.turning().orAtFuelOn() ? "or when the fuel comes on, if earlier" : "", null);
+            case FUEL_ALLOWED -> { }
+            case FUEL_ON -> fuel(gate);
+            case LIGHT_OFF -> rung(milestone, text("Light-off within %d s", profile.lightOffWithin().toSeconds()), "of fuel on", left(Milestone.FUEL_ON, profile.lightOffWithin()));
+            case STARTER_OUT -> rung(milestone, text("Starter out, %.0f %%%s", profile.starter().cutOut_pct(), profile.starter().byHand() ? ", by hand" : ""),
+                    text("watch %.0f", profile.starter().overrun_pct()), null);
+            case IDLE -> rung(milestone, text("Idle %.0f %%, stable", profile.idle().speed_pct()), text("by %d s", profile.idle().within().toSeconds()),
+                    left(Duration.ZERO, profile.idle().within()));
+        }
+    }
+
+    private void fuel(@Nullable FuelGate gate) {
         boolean automatic = profile.drive().automatic();
-        boolean allowed = reached(Milestone.FUEL_ALLOWED) != null;
         String window = automatic ? text("at %.0f %%, by the start computer", profile.fuel().minimum_pct())
-                : text("never under %.0f %%, at %.0f degC or less", profile.fuel().minimum_pct(), profile.fuel().hottestBefore_c());
+                : text("never under %.0f %%, at %.0f °C or less", profile.fuel().minimum_pct(), profile.fuel().hottestBefore_c());
         String words = automatic ? "Fuel on" : text("Fuel on at %.0f %%", profile.fuel().preferred_pct());
-        boolean preferred = attempt != null && attempt.figures().fuelPreferred() != null;
-        rung(Milestone.FUEL_ON, words, automatic ? window : preferred ? "now is best" : allowed ? text("allowed now, over %.0f %%", profile.fuel().minimum_pct()) : window, null);
+        rung(Milestone.FUEL_ON, words, gate == null ? window : gate.words(), null);
     }
 
     /** The temperature has passed its peak: nothing hotter was read for two seconds, and lit. Silence is no reading. */
@@ -86,9 +101,9 @@ public final class Ladder {
         AttemptReport.Peak peak = attempt == null ? null : attempt.peak();
         boolean lit = reached(Milestone.LIGHT_OFF) != null;
         boolean over = lit && peak != null && attempt.lasted().minus(peak.at()).compareTo(SETTLED) >= 0 && !isSilentSince(peak.at());
-        String detail = over ? text("peak %.0f degC at %s", peak.value_c(), seconds(peak.at())) : text("first limit %.0f degC", profile.lowestLimit_c());
+        String detail = over ? text("peak %.0f °C at %s", peak.value_c(), seconds(peak.at())) : text("first limit %.0f °C", profile.lowestLimit_c());
         State state = over ? State.DONE : lit && next != null ? State.NOW : State.NEXT;
-        rungs.add(new Rung(null, "Temperature turns over", detail, state, null));
+        rungs.add(new Rung(null, null, "Temperature turns over", detail, state, null));
     }
 
     /** Whether no temperature has come any more since soon after a moment. */
@@ -100,11 +115,11 @@ public final class Ladder {
     private void rung(Milestone milestone, String words, String window, @Nullable Duration left) {
         Duration at = reached(milestone);
         if (at != null) {
-            rungs.add(new Rung(milestone, words, reachedHow(milestone, at), State.DONE, null));
+            rungs.add(new Rung(milestone, Tap.of(milestone), words, reachedHow(milestone, at), State.DONE, null));
             return;
         }
         boolean late = left != null && left.isNegative();
-        rungs.add(new Rung(milestone, words, window, late ? State.LATE : isNext(milestone) ? State.NOW : State.NEXT, late || attempt == null ? null : left));
+        rungs.add(new Rung(milestone, Tap.of(milestone), words, window, late ? State.LATE : isNext(milestone) ? State.NOW : State.NEXT, late || attempt == null ? null : left));
     }
 
     /** Fuel that may not come on yet is looked for on the rung of the fuel itself. */
@@ -137,9 +152,5 @@ public final class Ladder {
 
     private static String seconds(Duration duration) {
         return text("%.1f s", duration.toNanos() / 1e9);
-    }
-
-    private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
     }
 }

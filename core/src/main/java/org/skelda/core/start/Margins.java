@@ -50,8 +50,8 @@ final class Margins {
         for (DwellWatch watch : watches) {
             Limit limit = watch.limit();
             margins.add(limit.allowed().isZero()
-                    ? Margin.below("Peak " + profile.words(Parameter.TEMPERATURE), peak_c, limit.value(), "degC", source("start temperature limits"))
-                    : Margin.below("Time above " + Math.round(limit.value()) + " degC", watch.longest_us() / 1e6, seconds(limit.allowed()), "s",
+                    ? Margin.below("Peak " + profile.words(Parameter.TEMPERATURE), peak_c, limit.value(), "°C", source("start temperature limits"))
+                    : Margin.below("Time above " + Math.round(limit.value()) + " °C", watch.longest_us() / 1e6, seconds(limit.allowed()), "s",
                             source("start temperature limits")));
         }
     }

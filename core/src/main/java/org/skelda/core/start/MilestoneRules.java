@@ -77,7 +77,8 @@ final class MilestoneRules {
                 && supplied(a);
     }
 
-    private static boolean supplied(Attempt a) {
+    /** Whether the supply is at or above its least while cranking, as far as it is measured and counts yet. */
+    static boolean supplied(Attempt a) {
         if (!a.readings().of(a.profile().supplyParameter()).isMeasured()) {
             return true;
         }

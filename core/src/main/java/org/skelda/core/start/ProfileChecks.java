@@ -72,14 +72,14 @@ public final class ProfileChecks {
         ask(fuel.normalFrom_kgph() < fuel.normalTo_kgph(), "/flowAtLightOff/normal_kgph", "%s is not under %s", fuel.normalFrom_kgph(), fuel.normalTo_kgph());
         ask(fuel.normalTo_kgph() < fuel.cutAbove_kgph(), "/flowAtLightOff/cutAbove_kgph", "the cut above %s kg/h is within the usual flow up to %s kg/h",
                 fuel.cutAbove_kgph(), fuel.normalTo_kgph());
-        ask(fuel.hottestBefore_c() < profile.lowestLimit_c(), "/temperatureBeforeFuel_max_c", "%s degC is not under the lowest start limit of %s degC",
+        ask(fuel.hottestBefore_c() < profile.lowestLimit_c(), "/temperatureBeforeFuel_max_c", "%s °C is not under the lowest start limit of %s °C",
                 fuel.hottestBefore_c(), profile.lowestLimit_c());
     }
 
     private void limits() {
         List<Limit> limits = profile.temperatureLimits();
         for (int i = 1; i < limits.size(); i++) {
-            ask(limits.get(i).value() > limits.get(i - 1).value(), "/temperatureLimits/" + i, "the limits must rise: %s degC after %s degC",
+            ask(limits.get(i).value() > limits.get(i - 1).value(), "/temperatureLimits/" + i, "the limits must rise: %s °C after %s °C",
                     limits.get(i).value(), limits.get(i - 1).value());
             ask(limits.get(i).allowed().compareTo(limits.get(i - 1).allowed()) < 0, "/temperatureLimits/" + i,
                     "a higher limit must allow less time than the one below it: %s s after %s s",
@@ -106,7 +106,7 @@ public final class ProfileChecks {
     private void idle() {
         StartProfile.Idle idle = profile.idle();
         ask(idle.coolest_c() < idle.hottest_c(), "/idle/temperature_c", "%s is not under %s", idle.coolest_c(), idle.hottest_c());
-        ask(idle.hottest_c() < profile.lowestLimit_c(), "/idle/temperature_c", "the usual %s degC at idle is not under the lowest start limit of %s degC",
+        ask(idle.hottest_c() < profile.lowestLimit_c(), "/idle/temperature_c", "the usual %s °C at idle is not under the lowest start limit of %s °C",
                 idle.hottest_c(), profile.lowestLimit_c());
         ask(idle.oilLeast_kpa() < idle.oilMost_kpa(), "/idle/oil_kpa", "%s is not under %s", idle.oilLeast_kpa(), idle.oilMost_kpa());
         ask(idle.high_pct() == null || idle.high_pct() > idle.speed_pct() + idle.tolerance_pct(), "/idle/high_pct",
@@ -118,7 +118,7 @@ public final class ProfileChecks {
                 ? "a start computer makes at least one try" : "tries of a start computer, but the fuel is opened by hand");
         for (StartProfile.Remedy.Step step : profile.remedy().hot()) {
             ask(step.untilCool_c() == null || step.untilCool_c() <= profile.fuel().hottestBefore_c(), "/after/hot",
-                    "cooling to %s degC leaves it above the %s degC before fuel", step.untilCool_c(), profile.fuel().hottestBefore_c());
+                    "cooling to %s °C leaves it above the %s °C before fuel", step.untilCool_c(), profile.fuel().hottestBefore_c());
         }
     }
 

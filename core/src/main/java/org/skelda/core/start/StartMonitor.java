@@ -8,7 +8,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Watches one engine's starts. Samples and the passing of time go in; {@link #snapshot} says at any moment what has happened, what
+ * Watches one engine's starts. Samples and the passing of time go in; {@link #attempts} and {@link StartAdvice} say at any moment what has happened, what
  * is wrong and what to do. A recorded trace and a live feed pass through the same code with the same answer; extra calls of {@link
  * #advanceTo} never change it.
  *
@@ -30,7 +30,10 @@ public final class StartMonitor {
     private final Supplier<TemperatureForecast> forecasts;
     private final List<AttemptReport> done = new ArrayList<>();
     private @Nullable Attempt attempt;
+    /** The running attempt as it stands, once it was asked for; null when something has changed since. */
+    private @Nullable AttemptReport current;
     private int cutBelongsTo = NONE;
+    private double engaged_pct = Double.NaN;
     private long now_us = Long.MIN_VALUE;
     private long lastSample_us = Long.MIN_VALUE;
 
@@ -65,6 +68,7 @@ public final class StartMonitor {
         fork.cutWatch.resume(cutWatch);
         fork.done.addAll(done);
         fork.cutBelongsTo = cutBelongsTo;
+        fork.engaged_pct = engaged_pct;
         fork.now_us = now_us;
         fork.lastSample_us = lastSample_us;
         return fork;
@@ -91,6 +95,7 @@ public final class StartMonitor {
             return;
         }
         now_us = at_us;
+        current = null;
         if (attempt == null) {
             readings.advanceTo(at_us);
             return;
@@ -110,9 +115,13 @@ public final class StartMonitor {
         }
         lastSample_us = sample.at_us();
         advanceTo(sample.at_us());
+        current = null;
         switches.absorb(sample);
         readings.absorb(sample);
         clear(sample);
+        if (switches.starterTurnedOn()) {
+            engaged_pct = value(Parameter.SPOOL);
+        }
         if (switches.fuelTurnedOff()) {
             cutBelongsTo = count() - 1;
         }
@@ -145,7 +154,8 @@ public final class StartMonitor {
         return switches.starterTurnedOn() && !switches.fuel() && (atMost == null || readings.value(Parameter.SPOOL, now_us) <= atMost);
     }
 
-    private int count() {
+    /** How many attempts there were, the running one included. */
+    public int count() {
         return done.size() + (attempt == null ? 0 : 1);
     }
 
@@ -174,20 +184,47 @@ public final class StartMonitor {
     /** All attempts so far in their order, the running one last. */
     public List<AttemptReport> attempts() {
         List<AttemptReport> all = new ArrayList<>(done);
-        if (attempt != null) {
-            all.add(AttemptReport.of(attempt));
-        }
+        running().ifPresent(all::add);
         return List.copyOf(all);
     }
 
-    /** What to do now, and why. @param engine how the crew calls it, e.g. {@code Engine 2} */
-    public Verdict verdict(String engine) {
-        return attempt == null ? Verdict.resting(engine) : Verdict.of(engine, attempt);
+    /** The type's numbers. */
+    StartProfile profile() {
+        return profile;
     }
 
-    /** How the engine stands now, in the time of an attempt of this monitor. */
-    public Standing standing(AttemptReport since) {
-        return switches.standing(now_us, since.startedAt_us(), readings);
+    /** Time since an attempt of this monitor began. */
+    public Duration since(AttemptReport report) {
+        return Duration.ofNanos((now_us - report.startedAt_us()) * 1000);
+    }
+
+    /** How the engine stands now. */
+    public Standing standing() {
+        clearing.advanceTo(now_us);
+        double flow = value(Parameter.FLOW);
+        boolean starter = switches.starter();
+        return new Standing(switches.fuel(), switches.ignitionMeasured() ? (Boolean) switches.ignition() : null, starter,
+                starter ? Duration.ofNanos((now_us - switches.starterOn_us()) * 1000) : Duration.ZERO, known(engaged_pct), clearing.left(), known(clearing.coolestSinceCut_c()),
+                known(value(Parameter.SPOOL)), known(value(Parameter.TEMPERATURE)), known(flow), !(flow > CutWatch.STOPPED_FLOW_kgph));
+    }
+
+    private static @Nullable Double known(double value) {
+        return Double.isNaN(value) || Double.isInfinite(value) ? null : (Double) value;
+    }
+
+    /** How the engine is seen now. @param silent whether nothing has come for too long; @param time a moment in words */
+    Sight sight(boolean silent, StartAdvice.TimeWords time) {
+        Attempt a = attempt;
+        if (a == null) {
+            return new Sight(false, silent, null, "", null, null);
+        }
+        return new Sight(false, silent, a.isBlind() ? lost(a, time) : null, a.unwatched(), silent ? null : FuelGate.of(a), a.next());
+    }
+
+    private String lost(Attempt a, StartAdvice.TimeWords time) {
+        Parameter which = readings.of(Parameter.SPOOL).isLostAt(now_us) ? Parameter.SPOOL : Parameter.TEMPERATURE;
+        return readings.of(which).isMeasured() ? profile.words(which) + " not read since " + time.of(readings.of(which).last_us()) + "."
+                : profile.words(which) + " was never read.";
     }
 
     /** The last reading of a parameter while it may be used; NaN when it is lost or was never there. */
@@ -206,6 +243,11 @@ public final class StartMonitor {
         return wanted ? attempt.forecast().drawnOn(steps) : List.of();
     }
 
+    /** The present: the newest moment that was given; {@link Long#MIN_VALUE} before there was one. */
+    public long now_us() {
+        return now_us;
+    }
+
     /** Whether an attempt runs. */
     public boolean isRunning() {
         return attempt != null;
@@ -213,6 +255,9 @@ public final class StartMonitor {
 
     /** The running attempt as it stands; empty between attempts. */
     public Optional<AttemptReport> running() {
-        return Optional.ofNullable(attempt).map(AttemptReport::of);
+        if (attempt != null && current == null) {
+            current = AttemptReport.of(attempt);
+        }
+        return Optional.ofNullable(attempt == null ? null : current);
     }
 }

@@ -251,6 +251,19 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
         return drive.automatic() ? Action.AUTO_STOP : Action.CUT_FUEL;
     }
 
+    /** What is looked for, in the order in which the type reaches it: a fan or propeller whose speed comes after the fuel's turns after light-off. */
+    List<Milestone> order() {
+        List<Milestone> order = new java.util.ArrayList<>(List.of(Milestone.values()));
+        if (drive.manner() != Manner.BLEED_AIR) {
+            order.remove(Milestone.VALVE_OPEN);
+        }
+        if (!turning.orAtFuelOn() && turning.fanBy_pct() > fuel.preferred_pct()) {
+            order.remove(Milestone.FAN_ROTATION);
+            order.add(order.indexOf(Milestone.LIGHT_OFF) + 1, Milestone.FAN_ROTATION);
+        }
+        return order;
+    }
+
     /** The lowest start limit, degC. */
     double lowestLimit_c() {
         return temperatureLimits.getFirst().value();

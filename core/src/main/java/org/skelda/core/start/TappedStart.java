@@ -14,14 +14,14 @@ import org.jspecify.annotations.Nullable;
 /**
  * One start as the crew told it, tap by tap, where nothing is read. Immutable. It judges nothing: what is wrong is what the crew says.
  *
- * @param taps in the order of time; the first is the starter's going on, at zero
+ * @param taps in the order of time; the starter's going on is at zero, and what came before it too
  */
 public record TappedStart(List<Told> taps) {
 
     public TappedStart {
         taps = taps.stream().sorted(Comparator.comparing(Told::at)).toList();
-        if (taps.isEmpty() || taps.getFirst().tap() != Tap.STARTER_ON) {
-            throw new IllegalArgumentException("a tapped start begins with its starter's going on");
+        if (taps.stream().noneMatch(told -> told.tap() == Tap.STARTER_ON || told.tap() == Tap.IGNITION_ON)) {
+            throw new IllegalArgumentException("a tapped start begins with its ignition's or its starter's going on");
         }
     }
 
@@ -36,6 +36,23 @@ public record TappedStart(List<Told> taps) {
     /** The starter has gone on. @param by whose tap it was */
     public static TappedStart begun(String by) {
         return new TappedStart(List.of(new Told(Tap.STARTER_ON, Duration.ZERO, true, by)));
+    }
+
+    /** Ignition has gone on, the starter not yet. @param by whose tap it was */
+    public static TappedStart prepared(String by) {
+        return new TappedStart(List.of(new Told(Tap.IGNITION_ON, Duration.ZERO, true, by)));
+    }
+
+    /** Whether the starter has gone on. */
+    public boolean hasBegun() {
+        return has(Tap.STARTER_ON);
+    }
+
+    /** The starter goes on after its ignition: time counts from here. @param by whose tap it was */
+    public TappedStart begins(String by) {
+        List<Told> all = new ArrayList<>(taps.stream().map(told -> new Told(told.tap(), Duration.ZERO, told.timed(), told.by())).toList());
+        all.add(new Told(Tap.STARTER_ON, Duration.ZERO, true, by));
+        return new TappedStart(all);
     }
 
     /** With one tap more; one before the starter counts as with it. */
@@ -69,7 +86,31 @@ public record TappedStart(List<Told> taps) {
 
     /** Whether the starter is on, as far as was told: an engine at idle has no starter on. */
     public boolean starter() {
-        return !has(Tap.STARTER_OFF) && !has(Tap.IDLE);
+        return hasBegun() && !has(Tap.STARTER_OFF) && !has(Tap.IDLE);
+    }
+
+    /**
+     * Whether ignition is on after these taps, where it has a switch: fuel comes on with it unless the crew says that it is not, and it stays
+     * on until it is told off.
+     *
+     * @param before whether it was on before them
+     */
+    public boolean ignitionAfter(boolean before) {
+        boolean on = before;
+        for (Told told : taps) {
+            on = ignitionAfter(on, told.tap());
+        }
+        return on;
+    }
+
+    /** The same after one tap. */
+    public boolean ignitionAfter(boolean before, Tap tap) {
+        return switch (tap) {
+            case IGNITION_ON -> true;
+            case FUEL_ON -> before || !has(Tap.IGNITION_NOT_ON);
+            case IGNITION_OFF -> false;
+            default -> before;
+        };
     }
 
     /** Whether the fuel is on, as far as was told. */
@@ -79,7 +120,7 @@ public record TappedStart(List<Told> taps) {
 
     /** At idle, or starter and fuel both off. */
     public boolean ended() {
-        return has(Tap.IDLE) || !starter() && !fuel();
+        return hasBegun() && (has(Tap.IDLE) || !starter() && !fuel());
     }
 
     /** When it ended, since starter on; null while it runs. */
@@ -171,7 +212,7 @@ public record TappedStart(List<Told> taps) {
     public AttemptReport report(Duration now) {
         Duration ended = endedAt();
         return new AttemptReport(0, ended == null ? now : ended, ended != null, outcome(), milestones(), findings(), List.of(), List.of(), null,
-                new AttemptReport.Remembered(null, null, null, between(Tap.FUEL_ON, Tap.LIGHT_OFF), between(Tap.STARTER_ON, Tap.IDLE), null, starterOn(now)),
+                new AttemptReport.Remembered(null, null, null, between(Tap.FUEL_ON, Tap.LIGHT_OFF), between(Tap.STARTER_ON, Tap.IDLE), null, starterOn(now), null, has(Tap.NO_ROTATION) && has(Tap.VALVE_OPEN), false),
                 List.of(), Map.of());
     }
 

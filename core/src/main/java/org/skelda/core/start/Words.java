@@ -9,4 +9,9 @@ final class Words {
     static String text(String format, Object... values) {
         return String.format(Locale.ROOT, format, values);
     }
+
+    /** As a sentence begins. */
+    static String sentence(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
 }

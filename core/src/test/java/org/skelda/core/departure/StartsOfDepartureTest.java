@@ -21,6 +21,7 @@ import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.watch.Subject;
 
 /** Starts, feeds and the simulator's controls in the log of a departure; and a list that is worked only when something went wrong. */
 class StartsOfDepartureTest {
@@ -42,13 +43,13 @@ class StartsOfDepartureTest {
     }
 
     private void attempt(int number, boolean good) {
-        log.tell(new Event.AttemptBegan(2, number, log.now(), "1"), new Event.MilestoneReached(2, number, Milestone.ROTATION, Duration.ofSeconds(1)));
+        log.tell(new Event.AttemptBegan(Subject.engine(2), number, log.now(), "1"), new Event.MilestoneReached(Subject.engine(2), number, Milestone.ROTATION, Duration.ofSeconds(1)));
         if (!good) {
-            log.tell(new Event.FindingRaised(2, number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs")));
+            log.tell(new Event.FindingRaised(Subject.engine(2), number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs")));
         }
-        log.tell(new Event.MilestoneReached(2, number, Milestone.IDLE, Duration.ofSeconds(44)), new Event.AttemptEnded(2, number,
+        log.tell(new Event.MilestoneReached(Subject.engine(2), number, Milestone.IDLE, Duration.ofSeconds(44)), new Event.AttemptEnded(Subject.engine(2), number,
                 new AttemptSummary(good ? "NORMAL" : "HUNG_START", Duration.ofSeconds(54), 600.0, null, null, null, null, null, Duration.ofSeconds(30))),
-                new Event.TraceStored(2, number, "a".repeat(64), 540));
+                new Event.TraceStored(Subject.engine(2), number, "a".repeat(64), 540));
     }
 
     @Test
@@ -67,7 +68,7 @@ class StartsOfDepartureTest {
 
     @Test
     void aFactOfAnAttemptThatTheLogDoesNotKnowChangesNothing() {
-        log.tell(new Event.MilestoneReached(2, 7, Milestone.IDLE, Duration.ofSeconds(44)));
+        log.tell(new Event.MilestoneReached(Subject.engine(2), 7, Milestone.IDLE, Duration.ofSeconds(44)));
         assertThat(log.state().starts(2)).isEmpty();
     }
 

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
-import org.skelda.core.start.AfterCut;
+import org.skelda.core.start.Script;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Tap;
 import org.skelda.core.start.TestProfiles;
@@ -149,40 +149,44 @@ class TapsOfDepartureTest {
     void afterACutTheScriptRunsOverTheNextTriesUntilFuelComesOn() {
         tap(0, Tap.STARTER_ON);
         tap(20, Tap.FUEL_ON);
-        assertThat(engine().script(log.now())).isEmpty();
+        assertThat(engine().advice("Engine 2", log.now()).script()).isEmpty();
         tap(13, Tap.NOT_LIT);
-        assertThat(now()).startsWith("Fuel lever off");
+        assertThat(now()).startsWith("Fuel OFF");
         tap(1, Tap.FUEL_OFF);
-        assertThat(now()).startsWith("See flow and EGT fall");
+        assertThat(now()).startsWith("Flow and EGT fall");
         tap(4, Tap.FLOW_FALLS);
-        assertThat(now()).startsWith("Keep turning on the starter 30 s");
+        assertThat(now()).startsWith("Leave the starter ON for the rest of its 30 s");
         log.pass(Duration.ofSeconds(30));
-        assertThat(now()).startsWith("Starter may engage again once cooled");
+        assertThat(now()).isEqualTo("Starter OFF");
         tap(1, Tap.STARTER_OFF);
+        assertThat(now()).startsWith("Another start attempt, 2 of 3");
         assertThat(engine().duty(log.now()).number()).isEqualTo(2);
         assertThat(engine().duty(log.now()).allowedAt()).isEqualTo(log.now().plusSeconds(45));
         tap(60, Tap.STARTER_ON);
-        assertThat(engine().script(log.now())).isNotEmpty();
+        assertThat(engine().advice("Engine 2", log.now()).script()).isNotEmpty();
         tap(22, Tap.FUEL_ON);
-        assertThat(engine().script(log.now())).isEmpty();
+        assertThat(engine().advice("Engine 2", log.now()).script()).isEmpty();
         assertThat(log.state().starts(2)).hasSize(2);
     }
 
     @Test
-    void turningThatWasStoppedEarlyIsSaidAsItWas() {
+    void turningThatWasStoppedEarlyIsTakenUpAgain() {
         tap(0, Tap.STARTER_ON);
         tap(20, Tap.FUEL_ON);
         tap(13, Tap.NOT_LIT);
         tap(1, Tap.FUEL_OFF);
         tap(4, Tap.FLOW_FALLS);
         tap(8, Tap.STARTER_OFF);
-        assertThat(engine().script(log.now())).extracting(AfterCut.Step::words).contains("Turned on the starter 12 s of 30 s");
-        assertThat(now()).startsWith("Starter may engage again once cooled");
+        assertThat(now()).startsWith("Starter stays OFF until N2 is 12 % or less");
+        tap(50, Tap.STARTER_ON);
+        assertThat(now()).startsWith("Leave the starter ON for the rest of its 30 s");
+        log.pass(Duration.ofSeconds(19));
+        assertThat(now()).isEqualTo("Starter OFF");
     }
 
     private String now() {
-        List<AfterCut.Step> steps = engine().script(log.now());
-        return steps.stream().filter(step -> step.state() == AfterCut.State.NOW).findFirst().orElseThrow().words();
+        List<Script.Step> steps = engine().advice("Engine 2", log.now()).script();
+        return steps.stream().filter(step -> step.state() == Script.State.NOW).findFirst().orElseThrow().words();
     }
 
     static LongStream seeds() {
@@ -207,7 +211,7 @@ class TapsOfDepartureTest {
             if (!(log.ask(random.nextBoolean() ? CAPTAIN : OFFICER, ask) instanceof Decision.Accepted)) {
                 assertThat(log.state()).isSameAs(before);
             }
-            TappedEngine.of(JET, log.state(), 2).ifPresent(engine -> assertThat(engine.script(log.now())).doesNotContainNull());
+            TappedEngine.of(JET, log.state(), 2).ifPresent(engine -> assertThat(engine.advice("Engine 2", log.now()).script()).doesNotContainNull());
         }
         assertThat(log.replayed()).isEqualTo(log.state());
         List<Integer> numbers = log.state().starts(2).stream().map(StartRecord::number).toList();

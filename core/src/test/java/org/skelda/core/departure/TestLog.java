@@ -24,7 +24,7 @@ public final class TestLog {
 
     public TestLog(Plan plan, double latitude_deg) {
         this.plan = plan;
-        Opening opening = new Opening(new UUID(1, 1), "operator", "QX-LOM", plan.type().id(), "214", "QVAR", "QSKR", "4", latitude_deg, -10.82, 112,
+        Opening opening = new Opening(new UUID(1, 1), Opening.Kind.LINE, "operator", "QX-LOM", plan.type().id(), "214", "QVAR", "QSKR", "4", latitude_deg, -10.82, 112,
                 BEGIN.plus(Duration.ofMinutes(40)), "a".repeat(64), "b".repeat(64), List.of());
         LogEntry first = new LogEntry(nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), new Event.Opened(opening));
         entries.add(first);

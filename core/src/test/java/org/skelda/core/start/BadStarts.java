@@ -24,6 +24,7 @@ final class BadStarts {
     /** Whether a type can have a finding at all. */
     static boolean canHave(StartProfile profile, FindingId id) {
         return switch (id) {
+            case FIRE_WARNING, CREW_CALL -> false; // Nothing reads them.
             case STARTER_REENGAGED -> profile.starter().engageAtOrBelow_pct() != null;
             case DIP_LOW -> profile.drive().manner() == StartProfile.Manner.ELECTRIC;
             case AUTO_STOP_FAILED -> profile.drive().automatic();

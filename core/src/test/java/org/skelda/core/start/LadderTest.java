@@ -26,7 +26,7 @@ class LadderTest {
             monitor.accept(sample);
             AttemptReport report = monitor.running().orElse(null);
             if (report != null) {
-                all.add(new Shown(report, Ladder.of(profile, report, report.lasted(), monitor.verdict("Engine 1").next()),
+                all.add(new Shown(report, Ladder.of(profile, report, report.lasted(), Advised.of("Engine 1", monitor).verdict().next(), null, null),
                         Lane.all(profile, monitor, report, 0)));
             }
         }
@@ -43,13 +43,13 @@ class LadderTest {
             assertThat(one.rungs().stream().filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null)).hasSizeLessThanOrEqualTo(1);
             done = now;
         }
-        assertThat(done).hasSize(Ladder.of(profile, null, Duration.ZERO, null).size());
+        assertThat(done).hasSize(Ladder.of(profile, null, Duration.ZERO, null, null, null).size());
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void beforeTheStarterNothingIsDoneOrCounted(StartProfile profile) {
-        assertThat(Ladder.of(profile, null, Duration.ZERO, null)).allSatisfy(rung -> {
+        assertThat(Ladder.of(profile, null, Duration.ZERO, null, null, null)).allSatisfy(rung -> {
             assertThat(rung.state()).isEqualTo(Ladder.State.NEXT);
             assertThat(rung.left()).isNull();
         });
@@ -67,13 +67,13 @@ class LadderTest {
         monitor.advanceTo(until_us + 8_000_000);
         AttemptReport silent = monitor.running().orElseThrow();
         assertThat(silent.peak()).isEqualTo(before.peak());
-        assertThat(Ladder.of(profile, silent, silent.lasted(), null)).filteredOn(rung -> rung.milestone() == null).singleElement()
+        assertThat(Ladder.of(profile, silent, silent.lasted(), null, null, null)).filteredOn(rung -> rung.milestone() == null && rung.tap() == null).singleElement()
                 .satisfies(rung -> assertThat(rung.state()).isNotEqualTo(Ladder.State.DONE));
     }
 
     @Test
     void fuelThatIsNotAllowedYetIsLookedForOnItsOwnRung() {
-        assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED)).filteredOn(rung -> rung.state() == Ladder.State.NOW)
+        assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED, null, null)).filteredOn(rung -> rung.state() == Ladder.State.NOW)
                 .singleElement().satisfies(rung -> assertThat(rung.milestone()).isEqualTo(Milestone.FUEL_ON));
     }
 

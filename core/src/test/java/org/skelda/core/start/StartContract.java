@@ -125,7 +125,7 @@ public abstract class StartContract {
             for (int tick = lot.nextInt(6); tick > 0; tick--) {
                 at = Math.min(sample.at_us(), at + lot.nextInt(900_000));
                 live.advanceTo(at);
-                live.verdict("Engine 1");
+                Advised.of("Engine 1", live);
                 live.attempts();
             }
             live.accept(sample);
@@ -186,8 +186,9 @@ public abstract class StartContract {
             monitor.accept(sample);
             double t = sample.at_us() / 1e6 - SimpleStart.LEAD_IN_s;
             if (t > hole + 3.01 && !monitor.running().orElseThrow().ended()) {
-                assertThat(monitor.verdict("Engine 1").call()).as("at %.1f s", t).isEqualTo(Verdict.Call.BLIND);
-                assertThat(monitor.verdict("Engine 1").sentence()).isEqualTo("Engine 1: no data. Use the aircraft's gauges.");
+                assertThat(Advised.of("Engine 1", monitor).verdict().call()).as("at %.1f s", t).isEqualTo(Verdict.Call.BLIND);
+                assertThat(Advised.of("Engine 1", monitor).verdict().sentence())
+                        .isEqualTo("Engine 1: no data. Use the aircraft's gauges. If you cannot see the temperature either: fuel OFF.");
             }
         }
         assertThat(monitor.attempts().getFirst().outcome().code()).isEqualTo("UNKNOWN");

@@ -7,11 +7,11 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
+import org.skelda.core.watch.Subject;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,7 +24,6 @@ public final class FeedReader {
     /** Most lines of a batch. */
     public static final int MOST_LINES = 5000;
     private static final JsonMapper JSON = JsonMapper.builder().enable(tools.jackson.core.StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
-    private static final Pattern SUBJECT = Pattern.compile("engine:[1-4]|apu|aircraft");
     private static final long US_PER_S = 1_000_000;
 
     private final StartProfile.Engine engine;
@@ -66,13 +65,11 @@ public final class FeedReader {
     private FeedLine line(int number, String text) {
         JsonNode node = parsed(number, text);
         Instant at = time(number, node);
-        JsonNode subject = node.path("subject");
-        if (!subject.isString() || !SUBJECT.matcher(subject.asString()).matches()) {
-            throw new InvalidFeed(number, "'subject' is missing or unknown; expected engine:1 to engine:4, apu or aircraft");
-        }
+        Subject subject = Subject.find(node.path("subject").asString(""))
+                .orElseThrow(() -> new InvalidFeed(number, "'subject' is missing or unknown; expected engine:1 to engine:4, apu or aircraft"));
         List<String> impossible = new ArrayList<>();
         Sample sample = sample(number, node, Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000), impossible);
-        return new FeedLine(at, subject.asString(), sample, impossible);
+        return new FeedLine(at, subject, sample, impossible);
     }
 
     private static JsonNode parsed(int number, String text) {

@@ -6,6 +6,7 @@ import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
+import org.skelda.core.watch.Subject;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -17,11 +18,11 @@ public final class FeedWriter {
 
     private FeedWriter() {}
 
-    /** One line without its line end. @param subject e.g. {@code engine:2} */
-    public static String line(String subject, Sample sample, StartProfile.Engine engine) {
+    /** One line without its line end. @param subject what it is of */
+    public static String line(Subject subject, Sample sample, StartProfile.Engine engine) {
         ObjectNode node = JSON.createObjectNode();
         node.put("t", Instant.ofEpochSecond(Math.floorDiv(sample.at_us(), US_PER_S), Math.floorMod(sample.at_us(), US_PER_S) * NS_PER_US).toString());
-        node.put("subject", subject);
+        node.put("subject", subject.toString());
         for (Parameter parameter : Parameter.values()) {
             double value = sample.of(parameter);
             if (!Double.isNaN(value)) {
@@ -35,7 +36,7 @@ public final class FeedWriter {
     }
 
     /** A batch, each line ended. */
-    public static String batch(String subject, List<Sample> samples, StartProfile.Engine engine) {
+    public static String batch(Subject subject, List<Sample> samples, StartProfile.Engine engine) {
         StringBuilder text = new StringBuilder();
         samples.forEach(sample -> text.append(line(subject, sample, engine)).append('\n'));
         return text.toString();

@@ -18,7 +18,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class EventCodec {
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final int VERSION = 1;
 
     private EventCodec() {}
 
@@ -28,7 +27,7 @@ public final class EventCodec {
         node.put("id", entry.id().toString());
         node.put("seq", entry.seq());
         node.put("type", entry.event().getClass().getSimpleName());
-        node.put("v", VERSION);
+        node.put("v", Versions.of(entry.event().getClass().getSimpleName()));
         node.put("at", entry.at().toString());
         if (entry.doneAt() != null) {
             node.put("doneAt", entry.doneAt().toString());
@@ -51,8 +50,9 @@ public final class EventCodec {
     /** @param node an envelope @throws InvalidEvent when it cannot be read, naming the field */
     public static LogEntry read(JsonNode node) {
         int version = node.path("v").intValue(0);
-        if (version != VERSION) {
-            throw new InvalidEvent("event version " + version + " is not known; this program reads version " + VERSION);
+        int newest = Versions.of(node.path("type").asString(""));
+        if (version < 1 || version > newest) {
+            throw new InvalidEvent("event version " + version + " is not known; this program reads version " + (newest == 1 ? "1" : "1 to " + newest));
         }
         try {
             JsonNode payload = node.path("payload");

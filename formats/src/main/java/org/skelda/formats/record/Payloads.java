@@ -18,7 +18,7 @@ import org.skelda.core.procedure.Seat;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The payload of each event type, version 1, as JSON. Units are in the names of its fields. */
+/** The payload of each event type as JSON; {@link Versions} tells which version is written. An opening of version 1 told no kind: it is a line departure. Units are in the names of its fields. */
 final class Payloads {
     private static final double MILLIS_PER_SECOND = 1000;
 
@@ -69,7 +69,7 @@ final class Payloads {
             case Event.Amended e -> node.put("text", e.text());
             case Event.Abandoned e -> node.put("reason", e.reason());
             case Event.FeedAttached _, Event.FeedLost _, Event.ControlTapped _, Event.AttemptBegan _, Event.MilestoneReached _,
-                 Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.StartTapped _, Event.StartTapUndone _,
+                 Event.FindingRaised _, Event.AttemptEnded _, Event.TraceStored _, Event.SightLost _, Event.StartTapped _, Event.StartTapUndone _,
                  Event.StartFiguresTyped _ -> StartPayloads.write(node, event);
         }
         return node;
@@ -104,7 +104,7 @@ final class Payloads {
     }
 
     private static void opening(ObjectNode node, Opening opening) {
-        node.put("departureId", opening.departureId().toString()).put("operatorId", opening.operatorId())
+        node.put("departureId", opening.departureId().toString()).put("kind", word(opening.kind())).put("operatorId", opening.operatorId())
                 .put("tail", opening.tail()).put("typeId", opening.typeId()).put("flight", opening.flight())
                 .put("from", opening.from()).put("to", opening.to()).put("stand", opening.stand())
                 .put("latitude_deg", opening.latitude_deg()).put("longitude_deg", opening.longitude_deg())
@@ -116,7 +116,8 @@ final class Payloads {
     }
 
     private static Opening opening(JsonNode node) {
-        return new Opening(UUID.fromString(text(node, "departureId")), text(node, "operatorId"), text(node, "tail"), text(node, "typeId"),
+        Opening.Kind kind = node.has("kind") ? Opening.Kind.valueOf(text(node, "kind").toUpperCase(Locale.ROOT)) : Opening.Kind.LINE;
+        return new Opening(UUID.fromString(text(node, "departureId")), kind, text(node, "operatorId"), text(node, "tail"), text(node, "typeId"),
                 text(node, "flight"), text(node, "from"), text(node, "to"), text(node, "stand"),
                 number(node, "latitude_deg"), number(node, "longitude_deg"), node.path("elevation_ft").doubleValue(0), Instant.parse(text(node, "offBlock")),
                 text(node, "typeHash"), text(node, "procedureHash"),

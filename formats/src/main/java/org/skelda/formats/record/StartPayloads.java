@@ -14,10 +14,11 @@ import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
 import org.skelda.core.start.Tap;
+import org.skelda.core.watch.Subject;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The payloads of what a feed or the crew told of a start, and of the simulator's controls, version 1. Times of a start count from its starter on. */
+/** The payloads of what a feed or the crew told of a start, and of the simulator's controls. Times of a start count from its starter on. */
 final class StartPayloads {
     private static final double NANOS_PER_SECOND = 1e9;
 
@@ -28,12 +29,13 @@ final class StartPayloads {
             case Event.FeedAttached e -> node.put("feed", e.feed().toString()).put("label", e.label()).put("simulated", e.simulated());
             case Event.FeedLost e -> node.put("feed", e.feed().toString()).put("lastHeard", e.lastHeard().toString());
             case Event.ControlTapped e -> node.put("control", e.control()).put("position", e.position());
-            case Event.AttemptBegan e -> attempt(node, e.engine(), e.number()).put("startedAt", e.startedAt().toString()).put("watched", e.watched());
-            case Event.MilestoneReached e -> attempt(node, e.engine(), e.number()).put("milestone", e.milestone().name()).put("at_s", seconds(e.at()));
-            case Event.FindingRaised e -> attempt(node, e.engine(), e.number()).put("id", e.finding().id().name())
+            case Event.AttemptBegan e -> attempt(node, e.of(), e.number()).put("startedAt", e.startedAt().toString()).put("watched", e.watched());
+            case Event.MilestoneReached e -> attempt(node, e.of(), e.number()).put("milestone", e.milestone().name()).put("at_s", seconds(e.at()));
+            case Event.FindingRaised e -> attempt(node, e.of(), e.number()).put("id", e.finding().id().name())
                     .put("at_s", seconds(e.finding().at())).put("action", e.finding().action().name()).put("reason", e.finding().reason());
-            case Event.AttemptEnded e -> summary(attempt(node, e.engine(), e.number()), e.summary());
-            case Event.TraceStored e -> attempt(node, e.engine(), e.number()).put("sha256", e.sha256()).put("samples", e.samples());
+            case Event.AttemptEnded e -> summary(attempt(node, e.of(), e.number()), e.summary());
+            case Event.TraceStored e -> attempt(node, e.of(), e.number()).put("sha256", e.sha256()).put("samples", e.samples());
+            case Event.SightLost e -> attempt(node, e.of(), e.number()).put("from", e.from().toString()).put("until", e.until().toString());
             case Event.StartTapped e -> attempt(node, e.engine(), e.number()).put("tap", e.tap().name()).put("tappedAt", e.tappedAt().toString())
                     .put("timed", e.timed());
             case Event.StartTapUndone e -> {
@@ -55,13 +57,14 @@ final class StartPayloads {
             case "FeedAttached" -> new Event.FeedAttached(UUID.fromString(text(node, "feed")), text(node, "label"), node.path("simulated").booleanValue(false));
             case "FeedLost" -> new Event.FeedLost(UUID.fromString(text(node, "feed")), Instant.parse(text(node, "lastHeard")));
             case "ControlTapped" -> new Event.ControlTapped(text(node, "control"), text(node, "position"));
-            case "AttemptBegan" -> new Event.AttemptBegan(whole(node, "engine"), whole(node, "number"), Instant.parse(text(node, "startedAt")), text(node, "watched"));
-            case "MilestoneReached" -> new Event.MilestoneReached(whole(node, "engine"), whole(node, "number"),
+            case "AttemptBegan" -> new Event.AttemptBegan(of(node), whole(node, "number"), Instant.parse(text(node, "startedAt")), text(node, "watched"));
+            case "MilestoneReached" -> new Event.MilestoneReached(of(node), whole(node, "number"),
                     Milestone.valueOf(text(node, "milestone")), duration(node, "at_s"));
-            case "FindingRaised" -> new Event.FindingRaised(whole(node, "engine"), whole(node, "number"), new Finding(FindingId.valueOf(text(node, "id")),
+            case "FindingRaised" -> new Event.FindingRaised(of(node), whole(node, "number"), new Finding(FindingId.valueOf(text(node, "id")),
                     duration(node, "at_s"), Action.valueOf(text(node, "action")), text(node, "reason")));
-            case "AttemptEnded" -> new Event.AttemptEnded(whole(node, "engine"), whole(node, "number"), summary(node));
-            case "TraceStored" -> new Event.TraceStored(whole(node, "engine"), whole(node, "number"), text(node, "sha256"), whole(node, "samples"));
+            case "AttemptEnded" -> new Event.AttemptEnded(of(node), whole(node, "number"), summary(node));
+            case "TraceStored" -> new Event.TraceStored(of(node), whole(node, "number"), text(node, "sha256"), whole(node, "samples"));
+            case "SightLost" -> new Event.SightLost(of(node), whole(node, "number"), Instant.parse(text(node, "from")), Instant.parse(text(node, "until")));
             case "StartTapped" -> new Event.StartTapped(whole(node, "engine"), whole(node, "number"), Tap.valueOf(text(node, "tap")),
                     Instant.parse(text(node, "tappedAt")), node.path("timed").booleanValue(true));
             case "StartTapUndone" -> new Event.StartTapUndone(whole(node, "engine"), whole(node, "number"), Tap.valueOf(text(node, "tap")),
@@ -73,6 +76,15 @@ final class StartPayloads {
 
     private static ObjectNode attempt(ObjectNode node, int engine, int number) {
         return node.put("engine", engine).put("number", number);
+    }
+
+    private static ObjectNode attempt(ObjectNode node, Subject of, int number) {
+        return node.put("of", of.toString()).put("number", number);
+    }
+
+    /** Version 1 told the bare number of an engine. */
+    private static Subject of(JsonNode node) {
+        return node.has("of") ? Subject.parse(text(node, "of")) : Subject.engine(whole(node, "engine"));
     }
 
     static ObjectNode summary(ObjectNode node, AttemptSummary s) {

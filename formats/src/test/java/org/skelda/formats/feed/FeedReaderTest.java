@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.watch.Subject;
 import org.skelda.core.start.Switch;
 
 class FeedReaderTest {
@@ -29,7 +30,7 @@ class FeedReaderTest {
         for (StartProfile.Engine engine : StartProfile.Engine.values()) {
             Sample sample = new Sample(1_777_886_353_100_000L + random.nextInt(1_000_000), maybe(random, 120), maybe(random, 120), maybe(random, 1300), maybe(random, 900),
                     maybe(random, 600), maybe(random, 300), maybe(random, 30), maybe(random, 900), told(random), told(random), told(random));
-            String text = FeedWriter.batch("engine:" + (1 + random.nextInt(4)), List.of(sample), engine);
+            String text = FeedWriter.batch(Subject.engine(1 + random.nextInt(4)), List.of(sample), engine);
             assertThat(read(text, engine)).singleElement().satisfies(line -> {
                 assertThat(line.sample()).isEqualTo(sample);
                 assertThat(line.impossible()).isEmpty();
@@ -48,7 +49,7 @@ class FeedReaderTest {
     @Test
     void anUnknownNameIsIgnoredAndBlankLinesAreSkipped() {
         List<FeedLine> lines = read("\n" + GOOD + "\r\n\n" + GOOD.replace("33.100", "33.200"), StartProfile.Engine.JET);
-        assertThat(lines).extracting(FeedLine::engine).containsExactly(2, 2);
+        assertThat(lines).extracting(FeedLine::subject).containsExactly(Subject.engine(2), Subject.engine(2));
         assertThat(lines.getFirst().sample().spool_pct()).isEqualTo(22.4);
         assertThat(lines.getFirst().sample().ignition()).isEqualTo(Switch.UNTOLD);
     }

@@ -18,6 +18,7 @@ import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
+import org.skelda.core.watch.Subject;
 import org.skelda.core.start.Tap;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -33,7 +34,7 @@ public final class SampleLog {
     private SampleLog() {}
 
     static List<Event> events() {
-        Opening opening = new Opening(DEPARTURE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82, 112,
+        Opening opening = new Opening(DEPARTURE, Opening.Kind.LINE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82, 112,
                 BEGIN.plusSeconds(2400), "a".repeat(64), "b".repeat(64), List.of("late-apu-door"));
         return List.of(new Event.Opened(opening),
                 new Event.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null),
@@ -49,14 +50,14 @@ public final class SampleLog {
                 new Event.Undone(LINE, "slip", List.of(LINE)), new Event.Undone(LINE, null, List.of()),
                 new Event.Signed(), new Event.Amended("note"), new Event.Abandoned("aircraft change"),
                 new Event.FeedAttached(new UUID(3, 3), "Simulated aircraft", true), new Event.FeedLost(new UUID(3, 3), BEGIN),
-                new Event.ControlTapped("engine-2/fuel", "on"), new Event.AttemptBegan(2, 1, BEGIN, "1 " + "a".repeat(64)),
-                new Event.MilestoneReached(2, 1, Milestone.LIGHT_OFF, Duration.ofMillis(24_200)),
-                new Event.FindingRaised(2, 1, new Finding(FindingId.HOT_PREDICTED, Duration.ofMillis(26_100), Action.CUT_FUEL, "EGT at 640 degC")),
-                new Event.AttemptEnded(2, 1, new AttemptSummary("HOT_PREDICTED", Duration.ofMillis(61_000), 688.5, Duration.ofMillis(3200), null, 128.5, null,
+                new Event.ControlTapped("engine-2/fuel", "on"), new Event.AttemptBegan(Subject.engine(2), 1, BEGIN, "1 " + "a".repeat(64)),
+                new Event.MilestoneReached(Subject.engine(2), 1, Milestone.LIGHT_OFF, Duration.ofMillis(24_200)),
+                new Event.FindingRaised(Subject.engine(2), 1, new Finding(FindingId.HOT_PREDICTED, Duration.ofMillis(26_100), Action.CUT_FUEL, "EGT at 640 degC")),
+                new Event.AttemptEnded(Subject.engine(2), 1, new AttemptSummary("HOT_PREDICTED", Duration.ofMillis(61_000), 688.5, Duration.ofMillis(3200), null, 128.5, null,
                         23.4, Duration.ofMillis(58_000))),
-                new Event.AttemptEnded(1, 2, new AttemptSummary("NORMAL", Duration.ofMillis(61_000), null, null, Duration.ofMillis(44_000), null, 18.25,
+                new Event.AttemptEnded(Subject.engine(1), 2, new AttemptSummary("NORMAL", Duration.ofMillis(61_000), null, null, Duration.ofMillis(44_000), null, 18.25,
                         null, Duration.ofMillis(30_000))),
-                new Event.TraceStored(2, 1, "c".repeat(64), 612),
+                new Event.TraceStored(Subject.engine(2), 1, "c".repeat(64), 612), new Event.SightLost(Subject.engine(2), 1, BEGIN, BEGIN.plusMillis(4200)),
                 new Event.StartTapped(1, 3, Tap.STARTER_ON, BEGIN, true), new Event.StartTapped(1, 3, Tap.NOT_LIT, BEGIN.plusMillis(31_250), false),
                 new Event.StartTapUndone(1, 3, Tap.NOT_LIT, "slip"), new Event.StartTapUndone(1, 3, Tap.STARTER_ON, null),
                 new Event.StartFiguresTyped(1, 3, 612.0, null), new Event.StartFiguresTyped(1, 3, null, 18.5));

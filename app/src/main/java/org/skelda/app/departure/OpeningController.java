@@ -1,0 +1,87 @@
+package org.skelda.app.departure;
+
+import com.github.f4b6a3.uuid.UuidCreator;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.SignedIn;
+import org.skelda.app.problem.Problem;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.skelda.app.procedure.Packs;
+import org.skelda.core.departure.Opening;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Opens departures: on the line, or as a rehearsal. Which of the two it is never changes afterwards. */
+@RestController
+class OpeningController {
+    private static final Duration LATEST = Duration.ofHours(24);
+    private static final Duration EARLIEST = Duration.ofHours(1);
+
+    private final Fleet fleet;
+    private final Departures departures;
+    private final Packs packs;
+    private final ServerClock clock;
+
+    OpeningController(Fleet fleet, Departures departures, Packs packs, ServerClock clock) {
+        this.fleet = fleet;
+        this.departures = departures;
+        this.packs = packs;
+        this.clock = clock;
+    }
+
+    /** @param tails of which departures can be opened; @param fields from and to which */
+    record Choices(List<String> tails, List<String> fields) {}
+
+    /** @param offBlock when it should leave its stand, within a day */
+    record OpeningRequest(@NotNull Opening.Kind kind, @NotBlank @Size(max = 20) String tail, @NotBlank @Size(max = 12) String flight, @NotBlank @Size(max = 8) String from,
+            @NotBlank @Size(max = 8) String to, @NotBlank @Size(max = 8) String stand, @NotNull Instant offBlock) {}
+
+    /** @param id of the departure that was opened */
+    record Opened(UUID id) {}
+
+    @GetMapping("/api/openings")
+    Choices choices(@AuthenticationPrincipal SignedIn person) {
+        List<String> tails = fleet.tails(person.operatorId()).stream().filter(tail -> packs.hasProcedures(fleet.tail(person.operatorId(), tail).typeId())).toList();
+        return new Choices(tails, fleet.fields(person.operatorId()));
+    }
+
+    @PostMapping("/api/openings")
+    @ResponseStatus(HttpStatus.CREATED)
+    Opened open(@Valid @RequestBody OpeningRequest request, @AuthenticationPrincipal SignedIn person) {
+        Choices choices = choices(person);
+        Instant now = clock.instant();
+        check(choices.tails().contains(request.tail()), "tail", "is no tail of your operator that has procedures");
+        check(choices.fields().contains(request.from()), "from", "is no field of your operator");
+        check(choices.fields().contains(request.to()), "to", "is no field of your operator");
+        check(request.offBlock().isAfter(now.minus(EARLIEST)) && request.offBlock().isBefore(now.plus(LATEST)), "offBlock", "is not within the coming day");
+        Fleet.Tail tail = fleet.tail(person.operatorId(), request.tail());
+        Fleet.Airfield field = fleet.airfield(person.operatorId(), request.from());
+        Packs.Current pair = packs.currentFor(tail.typeId());
+        UUID id = UuidCreator.getTimeOrderedEpoch();
+        departures.open(new Opening(id, request.kind(), person.operatorId(), tail.registration(), tail.typeId(), request.flight().strip(), request.from(), request.to(),
+                request.stand().strip(), field.latitude_deg(), field.longitude_deg(), field.elevation_ft(), request.offBlock().truncatedTo(ChronoUnit.MINUTES),
+                pair.typeHash(), pair.procedureHash(), tail.modifications()), person.person(), now);
+        return new Opened(id);
+    }
+
+    private static void check(boolean fits, String field, String words) {
+        if (!fits) {
+            throw new ProblemException(Problems.badRequest("The request does not fit.").with(List.of(new Problem.Violation(field, words))));
+        }
+    }
+}
