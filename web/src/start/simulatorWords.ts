@@ -31,6 +31,6 @@ export const WRONG = [
   { value: 'rich-control', label: 'Too much fuel' }, { value: 'hung', label: 'Hung start' }, { value: 'fan-seized', label: 'No fan rotation' },
   { value: 'no-oil-pressure', label: 'No oil pressure' }, { value: 'weak-air', label: 'Weak air' }, { value: 'weak-battery', label: 'Weak battery' },
   { value: 'starter-stuck', label: 'Starter stuck' }, { value: 'lever-ineffective', label: 'Fuel lever ineffective' },
-  { value: 'internal-fire', label: 'Fire inside after a cut' }, { value: 'feed-lost', label: 'Feed lost in mid-start' },
+  { value: 'internal-fire', label: 'Internal fire after a cut' }, { value: 'feed-lost', label: 'Feed lost in mid-start' },
   { value: 'feed-interrupted', label: 'Feed silent for 12 s' }, { value: 'sensor-frozen', label: 'Temperature frozen' },
 ];

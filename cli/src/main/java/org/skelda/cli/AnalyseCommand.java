@@ -45,7 +45,7 @@ final class AnalyseCommand implements Callable<Integer> {
     @Option(names = "--type", paramLabel = "TYPE", description = "Aircraft type of all files. Default: what a comment in each file says.")
     @Nullable String type;
 
-    @Option(names = "--oat", paramLabel = "C", defaultValue = "15", description = "Outside air temperature, degC. Default: ${DEFAULT-VALUE}.")
+    @Option(names = "--oat", paramLabel = "C", defaultValue = "15", description = "Outside air temperature, °C. Default: ${DEFAULT-VALUE}.")
     double oat_c;
 
     @Option(names = "--elevation", paramLabel = "FT", defaultValue = "0", description = "Elevation of the stand, ft. Default: ${DEFAULT-VALUE}.")
@@ -85,7 +85,7 @@ final class AnalyseCommand implements Callable<Integer> {
             throw new ParameterException(command.commandLine(), "--type " + type + ": it is one of " + String.join(", ", StartProfiles.TYPES));
         }
         if (!(oat_c >= COLDEST_c && oat_c <= HOTTEST_c)) {
-            throw new ParameterException(command.commandLine(), "--oat " + oat_c + ": give " + COLDEST_c + " to " + HOTTEST_c + " degC");
+            throw new ParameterException(command.commandLine(), "--oat " + oat_c + ": give " + COLDEST_c + " to " + HOTTEST_c + " °C");
         }
         if (!(elevation_ft >= LOWEST_ft && elevation_ft <= HIGHEST_ft)) {
             throw new ParameterException(command.commandLine(), "--elevation " + elevation_ft + ": give " + LOWEST_ft + " to " + HIGHEST_ft + " ft");

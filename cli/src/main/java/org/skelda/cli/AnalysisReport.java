@@ -42,7 +42,7 @@ final class AnalysisReport {
         line("%s: %s, %s", analysis.file(), profile.name(), attempts == 1 ? "1 attempt" : attempts + " attempts");
         StartProfile.Supply.Battery battery = profile.supply().battery();
         if (battery != null) {
-            line("  A new, full battery at %.0f degC would dip to about %.1f V.", oat_c, battery.newDipAt(oat_c));
+            line("  A new, full battery at %.0f °C would dip to about %.1f V.", oat_c, battery.newDipAt(oat_c));
         }
         if (analysis.starterOnAtFirst()) {
             line("  The starter was on in the first row: that start was not seen from its beginning and is not judged.");
@@ -61,7 +61,7 @@ final class AnalysisReport {
             line("    %7.1f s  %s, %s. %s", seconds(finding.at()), finding.id(), words(finding), finding.reason());
         }
         for (Exceedance exceedance : attempt.exceedances()) {
-            line("    Exceeded   %.0f degC (allowed %.0f s): above for %.1f s from %.1f s, exceeded at %.1f s, peak %.0f degC", exceedance.limit().value(),
+            line("    Exceeded   %.0f °C (allowed %.0f s): above for %.1f s from %.1f s, exceeded at %.1f s, peak %.0f °C", exceedance.limit().value(),
                     seconds(exceedance.limit().allowed()), seconds(exceedance.dwell()), seconds(exceedance.from()), seconds(exceedance.exceededAt()), exceedance.extreme());
         }
         for (AttemptReport.DataGap gap : attempt.gaps()) {
@@ -73,7 +73,7 @@ final class AnalysisReport {
         }
         AttemptReport.Peak peak = attempt.peak();
         if (peak != null) {
-            line("    Peak       %s %.0f degC at %.1f s", analysis.profile().words(Parameter.TEMPERATURE), peak.value_c(), seconds(peak.at()));
+            line("    Peak       %s %.0f °C at %.1f s", analysis.profile().words(Parameter.TEMPERATURE), peak.value_c(), seconds(peak.at()));
         }
     }
 

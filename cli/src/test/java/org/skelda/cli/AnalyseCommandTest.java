@@ -91,8 +91,8 @@ class AnalyseCommandTest {
     void forPeopleItSaysWhatHappenedAndHowFarToEachLimit() {
         Run run = run("analyse", "--oat", "-15", normal, noLight);
         assertThat(run.exit()).isZero();
-        assertThat(run.out()).contains("normal.csv: Lomvi T1, 1 attempt", "A new, full battery at -15 degC would dip to about 16.2 V.",
-                "Attempt 1, starter on at 2.0 s: NORMAL", "Findings   none", "Time above 865 degC", "limit 1030.0", "inside (Lomvi T1, start, start temperature limits)",
+        assertThat(run.out()).contains("normal.csv: Lomvi T1, 1 attempt", "A new, full battery at -15 °C would dip to about 16.2 V.",
+                "Attempt 1, starter on at 2.0 s: NORMAL", "Findings   none", "Time above 865 °C", "limit 1030.0", "inside (Lomvi T1, start, start temperature limits)",
                 "no-light.csv: Havern 2M, 1 attempt", "NO_LIGHT_OFF, cut the fuel. No light-off 12 s after fuel on.");
     }
 
@@ -108,7 +108,7 @@ class AnalyseCommandTest {
     @Test
     void impossibleConditionsAreRefused() {
         assertThat(run("analyse", "--elevation", "90000", normal).err()).startsWith("--elevation 90000.0: give -2000.0 to 20000.0 ft");
-        assertThat(run("analyse", "--oat", "NaN", normal).err()).startsWith("--oat NaN: give -70.0 to 60.0 degC");
+        assertThat(run("analyse", "--oat", "NaN", normal).err()).startsWith("--oat NaN: give -70.0 to 60.0 °C");
         assertThat(run("analyse").exit()).isEqualTo(2);
     }
 

@@ -195,14 +195,14 @@ final class LiveTail {
     }
 
     /**
-     * One feed is live; another one is told so until the first is lost. A simulated one gives way to a real one, never the other way round.
+     * One feed is live; another one is told so until the first is lost. A simulated one gives way at once: a real one never to a simulated one.
      *
      * @return why its readings are ignored; empty when they are taken
      */
     private Optional<String> attach(LiveStarts.Source from, Instant now, long steady_ns) {
         Feed attached = departures.state(departureId).feed();
         boolean other = attached == null || !attached.id().equals(from.feed());
-        boolean givesWay = attached != null && attached.simulated() && !from.simulated();
+        boolean givesWay = attached != null && attached.simulated();
         if (other && attached != null && attached.live() && !givesWay && !isLost(steady_ns)) {
             return Optional.of("the feed '" + attached.label() + "' is live for this tail; yours is ignored until that one is lost");
         }

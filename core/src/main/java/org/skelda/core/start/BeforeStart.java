@@ -119,7 +119,7 @@ public final class BeforeStart {
             advice.add(text("Expected dip %.1f V is under the caution of %.1f V: warm or charge the battery, or ground power", dip.median(), supply.dip().caution_v()));
         }
         if (today.tailWind_kt() >= profile.drive().tailWindCaution_kt()) {
-            advice.add(text("%.0f kt from behind, caution from %.0f kt: turn into the wind", today.tailWind_kt(), profile.drive().tailWindCaution_kt()));
+            advice.add(text("%.0f kt of tailwind, caution from %.0f kt: turn into the wind", today.tailWind_kt(), profile.drive().tailWindCaution_kt()));
         }
         return advice;
     }

@@ -33,7 +33,7 @@ final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
         Limit limit = forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED ? forecast.about() : null;
         if (limit != null) {
             a.raise(FindingId.HOT_PREDICTED, a.now_us(), a.profile().guardedCut(), text("%s at %.0f °C is forecast to %s within 5 s.",
-                    a.profile().words(Parameter.TEMPERATURE), temperature, limit.allowed().isZero() ? text("pass the start limit of %.0f °C", limit.value())
+                    a.profile().words(Parameter.TEMPERATURE), temperature, limit.allowed().isZero() ? text("exceed the start limit of %.0f °C", limit.value())
                             : text("outstay the %d s allowed above %.0f °C", limit.allowed().toSeconds(), limit.value())));
         }
     }

@@ -11,7 +11,7 @@ final class LimitExceeded {
     static void exceeded(Attempt a, Limit limit, long at_us) {
         String word = a.profile().words(Parameter.TEMPERATURE);
         a.raise(FindingId.HOT_START, at_us, a.profile().guardedCut(), limit.allowed().isZero()
-                ? text("%s passed the start limit of %.0f °C.", word, limit.value())
+                ? text("%s exceeded the start limit of %.0f °C.", word, limit.value())
                 : text("%s was above the start limit of %.0f °C for longer than %d s.", word, limit.value(), limit.allowed().toSeconds()));
     }
 }

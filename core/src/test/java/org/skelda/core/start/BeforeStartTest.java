@@ -56,7 +56,7 @@ class BeforeStartTest {
         StartProfile air = TestProfiles.byHand();
         Expected expected = BeforeStart.expected(air, new Today(15, 5000, 190.0, 180, 20, 0, true), List.of());
         assertThat(expected.advice()).containsExactly("Duct pressure 190 kPa is 25 kPa short of 215 kPa: packs off",
-                "Packs off: all air for the engine", "20 kt from behind, caution from 12 kt: turn into the wind");
+                "Packs off: all air for the engine", "20 kt of tailwind, caution from 12 kt: turn into the wind");
         assertThat(BeforeStart.expected(electric, today(15, 24.1, 0, false), List.of()).advice())
                 .containsExactly("Bus volts 24.1 V are under 24.4 V: charge first or ground power");
         assertThat(BeforeStart.expected(electric, today(15, 23.5, 0, false), List.of()).advice())

@@ -66,7 +66,7 @@ class PackReaderTest {
         String spoilt = procedures.replace("kind: action, label: Park brake", "kind: act, label: Park brake").replace("style: checklist", "stile: checklist");
         List<InvalidPack.Finding> found = findings(type, spoilt);
         assertThat(found).anySatisfy(finding -> {
-            assertThat(finding.path()).isEqualTo("/procedures/0/lines/5/kind");
+            assertThat(finding.path()).isEqualTo("/procedures/1/lines/8/kind");
             assertThat(finding.line()).isEqualTo(lineOf(spoilt, "- {id: park-brake"));
         });
         assertThat(found).anySatisfy(finding -> {
