@@ -117,6 +117,9 @@ class AccessibilityTest extends SharedServer {
         Axe.findsNothing(desk.page(), "before the first tap");
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("Space");
+        desk.text("Starter ON").waitFor();
+        TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
+        desk.press("Space");
         desk.text("does Ng turn?").waitFor();
         for (String theme : new String[] {"Dusk", "Night", "Day"}) {
             desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();

@@ -8,10 +8,10 @@ import java.util.Map;
 /** What a crew member does at the desk of a departure, and what they see there. */
 final class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
-    private static final Map<String, String> READINGS = joined(Map.of("Outside air temperature", "9", "Wind from behind", "3"), Map.of(
+    private static final Map<String, String> READINGS = joined(Map.of("Outside air temperature", "9", "Tailwind", "3", "Duct pressure before starter 2", "241", "Duct pressure before starter 1", "240"), Map.of(
             "Battery volts, loaded", "24.6", "Hydraulic quantity", "91", "Crew oxygen pressure", "11.4", "Engine 2 oil quantity", "14.5",
-            "Brake accumulator", "11.2", "Engine 1 oil quantity", "13", "Engine 2 EGT before fuel", "62",
-            "Engine 2 oil pressure at idle", "244", "Engine 1 EGT before fuel", "58", "Engine 1 oil pressure at idle", "251"));
+            "Brake accumulator", "11.2", "Engine 1 oil quantity", "13", "Engine 2 EGT before the starter", "62",
+            "Engine 2 oil pressure at idle", "244", "Engine 1 EGT before the starter", "58", "Engine 1 oil pressure at idle", "251"));
 
     private final CrewMember who;
     private final Page page;
@@ -55,6 +55,14 @@ final class DeskOfDeparture {
 
     void press(String key) {
         page.keyboard().press(key);
+    }
+
+    /** Works the first look outside, and goes on with safety and power. */
+    void lookRound() {
+        while (!cardText().contains("is complete")) {
+            answerByKey();
+        }
+        go("Safety and power");
     }
 
     /** Goes to a procedure on the thread. */
@@ -108,7 +116,7 @@ final class DeskOfDeparture {
     /** Whether the displayed line can be answered by this person now. */
     boolean canAnswer() {
         String text = cardText();
-        return !text.contains("Opens in") && !text.contains("Your response is given") && !text.contains(" is complete")
+        return !text.contains("Opens in") && !text.contains("it opens by itself") && !text.contains("Your response is given") && !text.contains(" is complete")
                 && !text.contains("comes first") && !text.contains("is not complete") && !text.contains("has not been started");
     }
 

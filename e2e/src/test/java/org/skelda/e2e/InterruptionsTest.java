@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was. */
+@Tag("alone")
 class InterruptionsTest {
     private static final int A_MINUTE_MS = 60_000;
 
@@ -23,6 +25,7 @@ class InterruptionsTest {
         link = new CuttableLink(server);
         captain = CrewMember.signIn(browsers.page(1280, 800), link.address(), "Runa Halden").open("214");
         captain.takeSeat("Left", "flying");
+        captain.go("Safety and power");
         captain.answerByKey();
         captain.answerByKey();
     }
@@ -40,7 +43,7 @@ class InterruptionsTest {
         captain.page().reload();
         captain.card().waitFor();
         assertThat(captain.line()).isEqualTo(before).isEqualTo("Landing gear lever");
-        captain.text("2 of 11").waitFor();
+        captain.text("2 of 14").waitFor();
     }
 
     @Test
@@ -64,7 +67,7 @@ class InterruptionsTest {
         captain.text("not acknowledged yet").waitFor();
         server.start();
         captain.waitForCard("Flap lever");
-        captain.text("3 of 11").waitFor();
+        captain.text("3 of 14").waitFor();
         captain.text("Live").waitFor();
         captain.page().reload();
         captain.waitForCard("Flap lever");

@@ -27,6 +27,12 @@ class KeyboardAloneTest {
             DeskOfDeparture desk = new DeskOfDeparture(new CrewMember("Runa Halden", page, server.address()));
             desk.card().waitFor();
 
+            while (!desk.cardText().contains("is complete")) {
+                desk.answerByKey();
+            }
+            TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
+            desk.press("Space");
+            desk.waitForCard("Radar beam");
             aCautionNeedsItsOwnKey(desk);
             aHeldKeyAnswersOneLine(desk);
             upToTheVolts(desk);

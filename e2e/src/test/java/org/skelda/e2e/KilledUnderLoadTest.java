@@ -7,10 +7,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** SIGKILL under load, again and again: every acknowledged event is in the log afterwards, exactly once. */
+@Tag("alone")
 class KilledUnderLoadTest {
     private static final int KILLS = Integer.getInteger("skelda.kills", 10);
     private static final String[] FLIGHTS = {"214", "312"};

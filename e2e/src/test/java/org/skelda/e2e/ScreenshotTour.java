@@ -52,6 +52,7 @@ class ScreenshotTour {
         DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         take(desk.page(), "seats");
         desk.takeSeat("Left", "flying");
+        desk.lookRound();
         take(desk.page(), "caution");
         while (!desk.line().equals("Battery volts, loaded")) {
             desk.answerByKey();
@@ -89,11 +90,11 @@ class ScreenshotTour {
     private static void tapped(Browsers browsers, TestServer server) {
         DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("603");
         desk.text("Nothing reads this engine").waitFor();
-        for (String key : new String[] {"Space", "1", "2", "3", "4"}) {
+        for (String key : new String[] {"Space", "Space", "2", "3", "4"}) {
             TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
             desk.press(key);
         }
-        desk.text("9 s since fuel: lit?").waitFor();
+        desk.text("9 s since fuel: lit? No light-off: fuel lever OFF").waitFor();
         take(desk.page(), "start-tapped");
     }
 

@@ -64,7 +64,7 @@ class TappedStartTest {
     @Test
     void aStartIsTappedByKeysToIdleAndItsPeakIsTypedAfterwards() throws Exception {
         assertThat(verdict().innerText()).contains("no feed", "Use the aircraft's gauges");
-        tell("Starter on");
+        tell("Starter ON");
         tell("Valve open, duct holds");
         tell("N2 turning");
         assertThat(verdict().getAttribute("data-call")).isEqualTo("ON_TRACK");
@@ -72,7 +72,7 @@ class TappedStartTest {
         desk.page().locator("#clocks").getByText("Starter 2 may stay on").waitFor();
         tell("Oil pressure rising");
         desk.press("5");
-        question("Fuel is on: does the fan turn?").waitFor();
+        question("Fuel is on: does the fan turn? If not: fuel lever OFF").waitFor();
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("y");
         tell("Light-off within 12 s");
@@ -81,7 +81,9 @@ class TappedStartTest {
         tell("Starter out, 47 %");
         tell("Idle 61 %, stable");
         desk.text("Engine 2: started, at idle").waitFor();
-        desk.type("612");
+        // Backspace edits what is typed; the newest tap stays.
+        desk.type("6129");
+        desk.press("Backspace");
         desk.press("Enter");
         desk.text("78 below 690").waitFor();
         desk.press("Space");
@@ -94,24 +96,24 @@ class TappedStartTest {
 
     @Test
     void aWindowThatPassesAsksAndTheCrewsAnswerCallsForTheCutAndLeadsThroughTheScript() throws Exception {
-        tell("Starter on");
+        tell("Starter ON");
         desk.press("2");
         desk.press("3");
         desk.press("4");
         tell("Fuel on at 23 %");
-        question("12 s since fuel: lit?").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        question("12 s since fuel: lit? No light-off: fuel lever OFF").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
         assertThat(verdict().getAttribute("data-call")).as("no answer calls for nothing").isEqualTo("ON_TRACK");
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("n");
         desk.text("Engine 2: cut the fuel").waitFor();
-        assertThat(verdict().innerText()).contains("The crew says: not lit", "Cutting the fuel does not stop the starter");
-        tell("Fuel is off");
+        assertThat(verdict().innerText()).contains("The crew says: no light-off", "Cutting the fuel does not stop the starter");
+        tell("Fuel is OFF");
         question("3 s since the cut").waitFor();
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("y");
-        desk.page().locator("li[data-state='NOW']").getByText("Keep turning on the starter 30 s, then starter off").waitFor();
+        desk.page().locator("li[data-state='NOW']").getByText("Leave the starter ON for the rest of its 30 s").waitFor();
         desk.press("x");
-        desk.page().locator("li[data-state='NOW']").getByText("Starter may engage again once cooled").waitFor();
+        desk.page().locator("li[data-state='NOW']").getByText("Starter stays OFF until N2 is 12 % or less").waitFor();
         desk.page().getByText(Pattern.compile("Starter cools for another \\d+ s, then try 2 of 3")).waitFor();
         assertThat(start().path("summary").path("outcome").asString()).isEqualTo("NO_LIGHT_OFF");
         assertThat(start().path("findings").get(0).path("action").asString()).isEqualTo("CUT_FUEL");
@@ -119,7 +121,7 @@ class TappedStartTest {
 
     @Test
     void tapsOfALostLinkArriveWithTheMomentOfTheirPress() throws Exception {
-        tell("Starter on");
+        tell("Starter ON");
         long before = System.currentTimeMillis();
         server.kill();
         desk.text("No link").waitFor();

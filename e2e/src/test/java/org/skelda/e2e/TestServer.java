@@ -7,16 +7,23 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 
 /** The shipped server as a process of its own, on loopback, with a fresh data folder; it can be killed and started again. */
 final class TestServer implements AutoCloseable {
     private static final Duration STARTS_WITHIN = Duration.ofSeconds(90);
+    private static final Duration SEED_KEPT_FOR = Duration.ofMinutes(5);
     private static final HttpClient HTTP = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(1)).build();
 
     private final Path layout = Path.of(System.getProperty("skelda.server", "../build/server"));
@@ -37,12 +44,48 @@ final class TestServer implements AutoCloseable {
         }
     }
 
-    /** @param speed of the server's clock against life */
+    /** On a copy of the day that was seeded once. @param speed of the server's clock against life */
     static TestServer start(double speed) {
         try {
-            return startOn(Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath(), speed);
+            Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath();
+            copy(seeded(), data);
+            return startOn(data, speed);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A data folder with the demonstration's day, made once for all tests and forks; a day that is older than this is made anew. */
+    private static Path seeded() throws IOException {
+        Path folder = Files.createDirectories(Path.of("target/servers"));
+        Path seed = folder.resolve("seed").toAbsolutePath();
+        try (FileChannel lock = FileChannel.open(folder.resolve("seed.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE); FileLock _ = lock.lock()) {
+            Path done = seed.resolve("seeded");
+            if (!Files.exists(done) || Files.getLastModifiedTime(done).toInstant().isBefore(Instant.now().minus(SEED_KEPT_FOR))) {
+                delete(seed);
+                Files.createDirectories(seed);
+                startOn(seed, 1).close();
+                Files.createFile(done);
+            }
+        }
+        return seed;
+    }
+
+    private static void copy(Path from, Path to) throws IOException {
+        try (Stream<Path> all = Files.walk(from)) {
+            for (Path path : (Iterable<Path>) all.filter(Files::isRegularFile)::iterator) {
+                Path target = to.resolve(from.relativize(path).toString());
+                Files.createDirectories(target.getParent());
+                Files.copy(path, target);
+            }
+        }
+    }
+
+    private static void delete(Path folder) throws IOException {
+        if (Files.exists(folder)) {
+            try (Stream<Path> all = Files.walk(folder)) {
+                all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+            }
         }
     }
 

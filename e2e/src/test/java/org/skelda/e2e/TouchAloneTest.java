@@ -45,7 +45,15 @@ class TouchAloneTest {
     }
 
     private void answerUpToTheVolts() {
-        while (!desk.line().equals("Battery volts, loaded")) {
+        tapUntil(() -> desk.cardText().contains("is complete"));
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Preparation"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Safety and power")).tap();
+        desk.waitForCard("Radar beam");
+        tapUntil(() -> desk.line().equals("Battery volts, loaded"));
+    }
+
+    private void tapUntil(java.util.function.BooleanSupplier there) {
+        while (!there.getAsBoolean()) {
             String before = desk.cardText();
             TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
             desk.card().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(ITS_ANSWER)).tap();

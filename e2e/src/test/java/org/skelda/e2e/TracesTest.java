@@ -37,7 +37,7 @@ class TracesTest extends SharedServer {
         page.keyboard().press("Space");
         page.locator("[data-testid='verdict'][data-call='CUT_FUEL']").waitFor();
         page.locator("[data-testid='verdict'][data-call='AFTER_CUT']").waitFor();
-        page.getByText("HOT_PREDICTED").first().waitFor();
+        page.getByText("cut on the forecast").first().waitFor();
         page.getByLabel("Speed").selectOption("20");
         page.getByText("77.6 of 77.6 s").waitFor();
         for (int i = 0; i < 12; i++) {

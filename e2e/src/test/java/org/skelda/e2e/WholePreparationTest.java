@@ -38,6 +38,7 @@ class WholePreparationTest {
         DeskOfDeparture officer = CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
         officer.takeSeat("Right", "monitoring");
 
+        Crew.work("First look", captain);
         eachSeesTheOthersLines(captain, officer);
         batteryVoltsAreJudged(captain);
         Crew.work("Safety and power", captain);
@@ -51,7 +52,7 @@ class WholePreparationTest {
         Crew.work("Overhead flow", captain);
         Crew.work("Before start", captain, officer);
         Crew.work("Pushback", captain);
-        server.restart(1);
+        server.restart(6);
         captain.page().reload();
         officer.page().reload();
         startEngine(2, captain, officer);

@@ -13,6 +13,7 @@ class WrongEntriesTest extends SharedServer {
     void anImpossibleValueByTouch() {
         DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         desk.takeSeat("Left", "flying");
+        desk.lookRound();
         while (!desk.line().equals("Battery volts, loaded")) {
             desk.answerByKey();
         }

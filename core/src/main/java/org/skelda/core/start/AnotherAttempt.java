@@ -62,11 +62,12 @@ record AnotherAttempt(String condition, StarterDuty.NextTry next) {
         return false;
     }
 
-    /** For the crew. */
-    String words() {
+    /** For the crew. @param engagements of the starter that come before it: each counts as a try */
+    String words(int engagements) {
         Double atMost = next.spoolAtMost_pct();
-        String tries = next.left() == 1 ? "the last" : next.left() + " tries left";
-        return text("%sanother start attempt, %d of %d (%s): starter cooled%s", condition, next.number(), next.of(), tries,
-                atMost == null ? "" : text(", spool at %.0f %% or less", atMost)).transform(Words::sentence);
+        String ready = atMost == null ? "starter cooled" : text("starter cooled, spool at %.0f %% or less", atMost);
+        int left = next.left() - engagements;
+        return Words.sentence(left < 1 ? text("%sanother start attempt once the starter has had its whole rest", condition)
+                : text("%sanother start attempt, %d of %d (%s): %s", condition, next.number() + engagements, next.of(), left == 1 ? "the last" : left + " tries left", ready));
     }
 }

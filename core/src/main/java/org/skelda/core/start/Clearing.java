@@ -32,7 +32,7 @@ public final class Clearing {
     private long drained_us;
     private long turned_us;
     private boolean clearAtFuel = true;
-    private double coolestSinceCut_c = Double.POSITIVE_INFINITY;
+    private double coolestTurning_c = Double.POSITIVE_INFINITY;
 
     /** What a fuel that came on and went off leaves to be done. */
     public enum Leaves {
@@ -82,7 +82,7 @@ public final class Clearing {
         drained_us = other.drained_us;
         turned_us = other.turned_us;
         clearAtFuel = other.clearAtFuel;
-        coolestSinceCut_c = other.coolestSinceCut_c;
+        coolestTurning_c = other.coolestTurning_c;
     }
 
     /** Another one that stands as this one does. */
@@ -124,7 +124,7 @@ public final class Clearing {
             cut_us = now_us;
             drained_us = 0;
             turned_us = 0;
-            coolestSinceCut_c = Double.POSITIVE_INFINITY;
+            coolestTurning_c = Double.POSITIVE_INFINITY;
         }
         fuel = fuelOn;
         if (starter && drained_us < drain_us) {
@@ -134,8 +134,8 @@ public final class Clearing {
 
     /** A temperature (degC) at the present moment; while fuel is on, its rise tells whether it lit. */
     void read(double temperature_c) {
-        if (!fuel && temperature_c < coolestSinceCut_c) {
-            coolestSinceCut_c = temperature_c;
+        if (!fuel && starter && temperature_c < coolestTurning_c) {
+            coolestTurning_c = temperature_c;
         }
         if (!fuel || lit || Double.isNaN(temperature_c)) {
             return;
@@ -165,9 +165,9 @@ public final class Clearing {
         return new Left(Leaves.UNLIT, micros(drain_us - drained_us), micros(turnUnlit_us - turned_us), micros(turned_us));
     }
 
-    /** Coolest temperature read since the fuel last went off (degC); infinite when none was. */
-    double coolestSinceCut_c() {
-        return coolestSinceCut_c;
+    /** Coolest temperature read on the starter since the fuel last went off (degC); infinite when none was. */
+    double coolestTurning_c() {
+        return coolestTurning_c;
     }
 
     /** Whether the engine was clear when the fuel last came on. */

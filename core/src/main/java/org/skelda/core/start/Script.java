@@ -151,7 +151,7 @@ public final class Script {
         fuelAndIgnitionOff();
         double cool_c = profile.fuel().hottestBefore_c();
         turn(!isAtOrUnder(cool_c), text("until %s is %.0f °C or less", word(Parameter.TEMPERATURE), cool_c), null, true);
-        also(Act.TELL, "Tell ground and tower. No fire bottle for a fire inside; a fire outside the core: work the list for fire");
+        also(Act.TELL, "Tell ground and tower. No fire bottle for an internal fire; a fire outside the core: work the list for fire");
     }
 
     /** Starter OFF; no motoring, no dry motor; cool by duty; the cause found first. */
@@ -203,7 +203,9 @@ public final class Script {
         Double until_c = profile.remedy().turnUntil_c();
         boolean burnt = now.fuel() ? !wrong.reachedIdle() : now.left().fuel() == Clearing.Leaves.BURNT;
         if (until_c != null) {
-            boolean cooled = isAtOrUnder(until_c) || now.coolest_c() != null && now.coolest_c() <= until_c;
+            // A spool that runs down fast hides the metal's heat: the temperature tells it once the starter turns it, or it is slow.
+            boolean tells = now.starter() || isSlowEnough();
+            boolean cooled = tells && isAtOrUnder(until_c) || now.coolest_c() != null && now.coolest_c() <= until_c;
             turn(burnt && !cooled, text("until %s is %.0f °C or less, within its %d s", word(Parameter.TEMPERATURE), until_c, profile.starter().allowed().toSeconds()), null, false);
         } else {
             Duration left = now.fuel() ? profile.remedy().turnLit() : now.left().turn();
@@ -266,7 +268,8 @@ public final class Script {
         if (another == null) {
             step(Act.MAINTENANCE, "Maintenance before another start", false);
         } else {
-            step(Act.START_AGAIN, another.words(), false, wrong.coolFor());
+            int engagements = (int) steps.stream().filter(step -> step.act() == Act.ENGAGE && step.state() != State.DONE).count();
+            step(Act.START_AGAIN, another.words(engagements), false, wrong.coolFor());
         }
     }
 
@@ -292,6 +295,12 @@ public final class Script {
     private boolean isAtOrUnder(double atMost_c) {
         Double temperature = now.temperature_c();
         return temperature != null ? temperature <= atMost_c : !now.starter() && now.left().turned().isPositive();
+    }
+
+    private boolean isSlowEnough() {
+        Double atMost = profile.starter().engageAtOrBelow_pct();
+        Double spool = now.spool_pct();
+        return atMost == null || spool == null || spool <= atMost;
     }
 
     private String supply() {

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param starterFor how long it has been on without a break; zero while it is off
  * @param engaged_pct start spool when the starter last went on, %; null when that is not known
  * @param left what is left to do to clear the engine of its last fuel
- * @param coolest_c coolest temperature read since the fuel went off, degC; null when none was
+ * @param coolest_c coolest temperature read on the starter since the fuel went off, degC; null when none was
  * @param spool_pct start spool, %; null when it is not known
  * @param temperature_c degC; null when it is not known
  * @param flow_kgph kg/h; null when it is not known

@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -74,17 +75,17 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
     }
 
     private static StartAdvice of(Moment m) {
-        Script script = WentWrong.of(m.profile(), m.attempts(), m.now(), m.since(), m.next(), m.coolFor()).map(wrong -> scriptOf(m, wrong)).orElse(null);
+        Script script = WentWrong.of(m.profile(), m.attempts(), m.now(), m.since(), m.next(), m.coolFor()).map(StartAdvice::scriptOf).orElse(null);
         Verdict verdict = verdict(m, script);
         AttemptReport shown = m.isRecent() ? m.newest() : null;
         return new StartAdvice(verdict, Ladder.of(m.profile(), shown, m.since(), verdict.next(), m.sight().fuel(), m.now().ignition()), script == null ? List.of() : script.steps());
     }
 
-    /** A start goes on once its overrun starter is off; and a script that is done is not shown for ever. */
-    private static @Nullable Script scriptOf(Moment m, WentWrong wrong) {
+    /** A start goes on once its overrun starter is off. All else stands until fuel comes on again: nobody forgets what must come before. */
+    private static @Nullable Script scriptOf(WentWrong wrong) {
         Script script = Script.of(wrong);
-        boolean goesOn = script.row() == Script.Row.OVERRUN && m.running() && !m.now().starter();
-        return goesOn || script.isOver() && !m.isRecent() ? null : script;
+        boolean goesOn = script.row() == Script.Row.OVERRUN && !wrong.now().starter();
+        return goesOn ? null : script;
     }
 
     private static Verdict verdict(Moment m, @Nullable Script script) {
@@ -117,11 +118,13 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
             case NORMAL -> ": started, at idle";
             case DRY_MOTOR -> ": dry motored, not started";
             case UNKNOWN -> last.milestones().containsKey(Milestone.IDLE) ? ": at idle, not seen all the way" : ": not seen to its end";
-            case FINDING, CREW_ABORT, INCOMPLETE -> ": not starting";
+            case FINDING -> last.milestones().containsKey(Milestone.IDLE) && m.now().fuel() ? ": started, at idle" : ": not starting";
+            case CREW_ABORT, INCOMPLETE -> ": not starting";
         };
         List<String> reasons = last == null ? List.of() : switch (last.outcome().kind()) {
             case UNKNOWN -> List.of("Readings were missing while they were needed. Check it by the aircraft's gauges.");
             case INCOMPLETE -> List.of("The start before was not seen to its end.");
+            case FINDING -> Stream.concat(reasons(m).stream().limit(1), Stream.of("Maintenance before another start.")).toList();
             default -> List.of();
         };
         return new Verdict(Verdict.Call.RESTING, m.engine() + words, reasons, "", null);

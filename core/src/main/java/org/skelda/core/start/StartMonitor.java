@@ -204,7 +204,7 @@ public final class StartMonitor {
         double flow = value(Parameter.FLOW);
         boolean starter = switches.starter();
         return new Standing(switches.fuel(), switches.ignitionMeasured() ? (Boolean) switches.ignition() : null, starter,
-                starter ? Duration.ofNanos((now_us - switches.starterOn_us()) * 1000) : Duration.ZERO, known(engaged_pct), clearing.left(), known(clearing.coolestSinceCut_c()),
+                starter ? Duration.ofNanos((now_us - switches.starterOn_us()) * 1000) : Duration.ZERO, known(engaged_pct), clearing.left(), known(clearing.coolestTurning_c()),
                 known(value(Parameter.SPOOL)), known(value(Parameter.TEMPERATURE)), known(flow), !(flow > CutWatch.STOPPED_FLOW_kgph));
     }
 

@@ -111,7 +111,7 @@ class ScriptTest {
             second++;
             spool = starter ? Math.max(spool - 1, profile.fuel().preferred_pct()) : Math.max(0, spool - 1);
             temperature = Math.max(30, temperature - (starter ? 4 : 0.2));
-            coolest = fuel ? coolest : Math.min(coolest, temperature);
+            coolest = fuel || !starter ? coolest : Math.min(coolest, temperature);
         }
     }
 

@@ -13,7 +13,8 @@ import org.skelda.sim.Surroundings;
  * lights: a late light is a hot one. The gas strives for OAT + K f / (c + sigma n w), f the burning fuel against light-off flow, n the
  * spool against idle, w what wind from behind leaves of the flow; the sensor follows with a lag. K and c are such that a good start
  * peaks at 0.83 of the lowest start limit and idles in the middle of the type's band. Without flame it cools, the faster the more air
- * passes.
+ * passes, to what the metal gives off: that heats with the flame and cools slowly, so that a hot engine shows its heat again as it runs
+ * down, and is cooled by turning it.
  */
 final class Combustion {
     private static final double PEAK_PART = 0.83;
@@ -26,6 +27,11 @@ final class Combustion {
     private static final double GAS_LAG_s = 2.4;
     private static final double COOLING_LAG_s = 1.4;
     private static final double STILL_AIR = 0.12;
+    private static final double METAL_HEATS_IN_s = 12;
+    private static final double METAL_COOLS_STILL_per_s = 0.002;
+    private static final double METAL_COOLS_TURNING_per_s = 0.012;
+    private static final double METAL_SHOWS = 0.55;
+    private static final double AIR_HIDES_METAL = 1.5;
     private static final double BURNS_COLLECTED_IN_s = 3;
     private static final double MOST_COLLECTED_s = 14;
     private static final double DRAINS_IN_s = 30;
@@ -34,7 +40,7 @@ final class Combustion {
     private static final double FIRE_GROWS_AFTER_s = 4;
     private static final double FIRE_LAG_s = 7;
     private static final double FIRE_RISES_degC = 560;
-    private static final double FIRE_LASTS_s = 45;
+    private static final double FIRE_LASTS_s = 130;
     private static final double OUT = 0.03;
 
     private final StartProfile profile;
@@ -51,12 +57,14 @@ final class Combustion {
     private double litFor_s;
     private boolean opened;
     private double temperature_c;
+    private double metal_c;
 
     Combustion(StartProfile profile, Surroundings surroundings, Set<Failure> failures, double motoring, double fuelAtIdle) {
         this.profile = profile;
         this.surroundings = surroundings;
         this.failures = failures;
         this.temperature_c = surroundings.oat_c();
+        this.metal_c = temperature_c;
         double idle = (profile.idle().coolest_c() + profile.idle().hottest_c()) / 2 - STANDARD_degC;
         double peak = profile.temperatureLimits().getFirst().value() * PEAK_PART - STANDARD_degC;
         double at = motoring + PEAK_OVER_MOTORING;
@@ -68,6 +76,13 @@ final class Combustion {
     /** Residual heat from a run before. */
     void heatTo(double temperature) {
         temperature_c = temperature;
+        metal_c = temperature;
+    }
+
+    /** Goes on from another one's heat. */
+    void goOnFrom(Combustion other) {
+        temperature_c = other.temperature_c;
+        metal_c = other.metal_c;
     }
 
     /**
@@ -113,6 +128,7 @@ final class Combustion {
             double fouled = failures.contains(Failure.HOT) ? FOULED : 1;
             double target = surroundings.oat_c() + fouled * gain * burning / (offset + air);
             temperature_c += (target - temperature_c) * dt_s / GAS_LAG_s;
+            metal_c += (temperature_c - metal_c) * dt_s / METAL_HEATS_IN_s;
         } else if (failures.contains(Failure.INTERNAL_FIRE) && litFor_s > 1 && !open && fire_s < FIRE_LASTS_s) {
             // Pooled fuel burns on: hidden by the cooling at first, and blown out in the end by turning it.
             fire_s += dt_s * (1 + 2 * n);
@@ -127,7 +143,10 @@ final class Combustion {
     }
 
     private void cool(double air, double dt_s) {
-        temperature_c += (surroundings.oat_c() - temperature_c) * dt_s * (STILL_AIR * STILL_AIR + air) / COOLING_LAG_s;
+        double oat_c = surroundings.oat_c();
+        double target = oat_c + (metal_c - oat_c) * METAL_SHOWS / (1 + AIR_HIDES_METAL * air);
+        temperature_c += (target - temperature_c) * dt_s * (STILL_AIR * STILL_AIR + air) / COOLING_LAG_s;
+        metal_c += (oat_c - metal_c) * dt_s * (METAL_COOLS_STILL_per_s + METAL_COOLS_TURNING_per_s * air);
     }
 
     boolean isLit() { return lit; }

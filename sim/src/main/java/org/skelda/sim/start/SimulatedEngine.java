@@ -84,7 +84,7 @@ public final class SimulatedEngine {
     /** Goes on from where another engine of the same type stands, which does not burn: its speed, its heat, its oil. */
     public void goOnFrom(SimulatedEngine other) {
         spool.turnFrom(other.spool.part());
-        combustion.heatTo(other.combustion.temperature_c());
+        combustion.goOnFrom(other.combustion);
         driven.goOnFrom(other.driven);
         duct_kpa = air.settle(other.controls.withStarter(false));
     }
@@ -107,7 +107,9 @@ public final class SimulatedEngine {
         }
         reachedCutOut |= engaged && !profile.starter().byHand() && spool.pct() >= profile.starter().cutOut_pct();
         boolean wanted = controls.starter() && !reachedCutOut;
-        engaged = wanted || engaged && failures.contains(Failure.STARTER_STUCK);
+        // A starter on air that sticks lets go once its air is taken away.
+        boolean driven = power != null || controls.air();
+        engaged = wanted || engaged && driven && failures.contains(Failure.STARTER_STUCK);
     }
 
     /** The supply against what the type needs, after its own step. */
