@@ -35,7 +35,7 @@ export function VerdictBar({ engine, name, live, silent, link }: VerdictBarProps
       <div className={styles.why}>
         {loud === 'quiet' && next && <p>Next: {next.words}{next.detail ? `, ${next.detail}` : ''}.</p>}
         {why.slice(0, 2).map((reason) => <p key={reason}>{reason}</p>)}
-        {note && <p>{loud === 'quiet' || loud === 'know' ? `Not watched: ${note}.` : note}</p>}
+        {note && <p>{verdict?.call === 'ON_TRACK' || verdict?.call === 'ADVISE' ? `Not watched: ${note}.` : note}</p>}
       </div>
     </section>
   );

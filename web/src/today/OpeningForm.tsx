@@ -21,9 +21,11 @@ export function OpeningForm() {
   const [minutes, setMinutes] = useState('60');
   const tails = choices.data?.tails ?? [];
   const fields = choices.data?.fields ?? [];
+  const leaves = from || (fields[0] ?? '');
+  const arrives = to || (fields.find((field) => field !== leaves) ?? '');
   const open = useMutation({
     mutationFn: () => answered(api.POST('/api/openings', { body: {
-      kind, tail: tail || (tails[0] ?? ''), flight, from: from || (fields.find((field) => field === 'QVAR') ?? fields[0] ?? ''), to: to || (fields.at(-1) ?? ''), stand,
+      kind, tail: tail || (tails[0] ?? ''), flight, from: leaves, to: arrives, stand,
       offBlock: new Date(serverClock.now() + Number(minutes) * MINUTE_MS).toISOString() } })),
     onSuccess: (opened) => void navigate(`/departures/${opened.id}`),
   });
@@ -35,8 +37,8 @@ export function OpeningForm() {
       <NativeSelect label="As" value={kind} onChange={(event) => setKind(event.currentTarget.value as 'REHEARSAL' | 'LINE')}
         data={[{ value: 'REHEARSAL', label: 'Rehearsal' }, { value: 'LINE', label: 'Line departure' }]} />
       <NativeSelect label="Aircraft" value={tail || tails[0]} onChange={(event) => setTail(event.currentTarget.value)} data={tails} />
-      <NativeSelect label="From" value={from || fields.find((field) => field === 'QVAR')} onChange={(event) => setFrom(event.currentTarget.value)} data={fields} />
-      <NativeSelect label="To" value={to || fields.at(-1)} onChange={(event) => setTo(event.currentTarget.value)} data={fields} />
+      <NativeSelect label="From" value={leaves} onChange={(event) => setFrom(event.currentTarget.value)} data={fields} />
+      <NativeSelect label="To" value={arrives} onChange={(event) => setTo(event.currentTarget.value)} data={fields} />
       <TextInput label="Stand" w={70} value={stand} maxLength={8} onChange={(event) => setStand(event.currentTarget.value)} required withAsterisk={false} />
       <TextInput label="Flight" w={80} value={flight} maxLength={12} onChange={(event) => setFlight(event.currentTarget.value)} required withAsterisk={false} />
       <NativeSelect label="Off-block in" value={minutes} onChange={(event) => setMinutes(event.currentTarget.value)}

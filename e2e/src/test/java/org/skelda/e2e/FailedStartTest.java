@@ -47,9 +47,9 @@ class FailedStartTest extends StartJourney {
         start.starterOnAir();
         start.spoolAt(FUEL_AT_pct);
         start.press("f");
-        start.spoolAt(35);
+        start.spoolAt(32);
         start.press("f");
-        start.press("e");
+        start.starterOff();
         start.waitForCall("KEEP_TURNING", 60);
         assertThat(desk.cardText()).contains("No fire bottle for an internal fire");
         picture(desk, "internal-fire");

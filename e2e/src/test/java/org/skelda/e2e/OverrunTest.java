@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import org.junit.jupiter.api.Test;
 
-/** A starter that does not let go: seconds count, so the clock runs only twice as fast as life. */
+/** A starter that does not let go: seconds count, so the clock runs as in life. */
 class OverrunTest extends StartJourney {
     private static final double FUEL_AT_pct = 23;
 
     OverrunTest() {
-        super(2);
+        super(1);
     }
 
     @Test

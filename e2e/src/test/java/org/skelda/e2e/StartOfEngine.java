@@ -41,6 +41,13 @@ final class StartOfEngine {
         controls().getByText("press again").waitFor(new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 
+    /** Moves the starter's control to OFF, unless the starter has cut itself out by then. */
+    void starterOff() {
+        if (controls().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Starter")).innerText().contains("ON")) {
+            press("e");
+        }
+    }
+
     /** Air on and settled, then the starter. */
     void starterOnAir() {
         press("a");
