@@ -7,13 +7,14 @@ const LONG = 70;
 const MARK = { DONE: '✓', NOW: '▸', NEXT: '', ALSO: '·' } as const;
 const WORD = { DONE: 'done', NOW: 'now', NEXT: 'later', ALSO: 'besides' } as const;
 
-/** What follows a cut, step by step, with what is left of each time. `duty`: when the starter may engage again; null while it is on. `urgent`: the first step is still to be done at once. */
+/** What follows a cut, step by step, with what is left of each time. `duty`: whether the starter may engage again, said once another attempt is all that is left. `urgent`: the first step is still to be done at once. */
 export function Script({ steps, duty, urgent }: { steps: StartView['script']; duty: string | null; urgent: boolean }) {
+  const again = steps.some((step) => step.act === 'START_AGAIN' && step.state === 'NOW' && !step.left);
   return (
     <section aria-label="What to do now">
       <ol className={styles.ladder}>
         {steps.map((step) => (
-          <li key={step.words.replace(/\d+/g, '#')} className={styles.rung} data-state={step.state} data-urgent={(urgent && step.state === 'NOW') || undefined}>
+          <li key={step.words.replace(/\d+/g, '#')} className={styles.rung} data-script="" data-state={step.state} data-urgent={(urgent && step.state === 'NOW') || undefined}>
             <span className={styles.mark} aria-hidden="true">{MARK[step.state]}</span>
             <div>
               <span className="unseen">{WORD[step.state]}: </span>
@@ -23,7 +24,7 @@ export function Script({ steps, duty, urgent }: { steps: StartView['script']; du
           </li>
         ))}
       </ol>
-      {duty && <p className="small">{duty}.</p>}
+      {again && duty && <p className="small">{duty}.</p>}
     </section>
   );
 }

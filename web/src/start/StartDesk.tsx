@@ -45,10 +45,10 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       )}
       {!told && <div className={styles.columns}>
         <div>
-          {script ? <Script steps={engine.view.script} duty={engine.view.starterOnSince ? null : engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
+          {script ? <Script steps={engine.view.script} duty={engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
             : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
           {script && <WrongList />}
-          {state.sheet && <p className="small">{script ? `Flow stays up: ${state.sheet.secondMeans}.` : state.sheet.wrong}</p>}
+          {state.sheet && !script && <p className="small">{state.sheet.wrong}</p>}
           <Controls line={line} answering={answering} open={open} />
         </div>
         {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silentSince(engine, now, state.link)} /> : <NoReadings />}

@@ -21,7 +21,8 @@ export function startClocks(live: EngineLive, now: number): StartClock[] {
     const left = isoDuration(view.duty.mayLast) - (since - isoDuration(view.starterOnSince));
     clocks.push({ ms: left, words: `${starter} may stay on`, share: 1 - left / isoDuration(view.duty.mayLast) });
   } else if (cools > 0) {
-    clocks.push({ ms: cools, words: `${starter} cools, then try ${view.duty.number} of ${view.duty.of}`, share: null });
+    const another = !view.script.some((step) => step.act === 'MAINTENANCE');
+    clocks.push({ ms: cools, words: !another ? `${starter} cools` : `${starter} cools, then try ${view.duty.number} of ${view.duty.of}`, share: null });
   }
   return clocks;
 }

@@ -59,9 +59,7 @@ final class DeskOfDeparture {
 
     /** Works the first look outside, and goes on with safety and power. */
     void lookRound() {
-        while (!cardText().contains("is complete")) {
-            answerByKey();
-        }
+        answerUntilComplete();
         go("Safety and power");
     }
 
@@ -82,11 +80,25 @@ final class DeskOfDeparture {
         card().getByText(text).first().waitFor();
     }
 
+    /** Answers line after line until the procedure says that it is complete. */
+    void answerUntilComplete() {
+        for (String before = cardText(); !before.contains(" is complete"); before = cardText()) {
+            answerByKey(before);
+        }
+    }
+
     /** Answers the displayed line with its own key, typing the value of a measured one. Waits until the card has changed. */
     void answerByKey() {
-        String before = cardText();
+        answerByKey(cardText());
+    }
+
+    private void answerByKey(String before) {
         String line = line();
         TestServer.pause(LONGER_THAN_ONE_PRESS_MS);
+        if (!line().equals(line) || !before.contains(line)) {
+            // The answer before was still on its way.
+            return;
+        }
         String reading = READINGS.get(line);
         if (reading != null) {
             type(reading);

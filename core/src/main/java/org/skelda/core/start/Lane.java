@@ -29,20 +29,20 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
         for (Parameter parameter : List.of(Parameter.SPOOL, Parameter.TEMPERATURE, Parameter.FLOW, Parameter.OIL, profile.supplyParameter(), Parameter.FAN)) {
             double value = monitor.value(parameter);
             Double forecast_s = parameter == Parameter.TEMPERATURE ? limitIn_s(profile, monitor) : null;
-            String note = Double.isNaN(value) ? "no reading" : note(profile, parameter, value, attempt, elevation_ft, monitor.value(Parameter.SPOOL), forecast_s);
+            String note = Double.isNaN(value) ? "no reading" : note(profile, parameter, value, attempt, elevation_ft, monitor, forecast_s);
             lanes.add(new Lane(parameter, Double.isNaN(value) ? null : (Double) value, note, forecast_s));
         }
         return List.copyOf(lanes);
     }
 
     private static String note(StartProfile profile, Parameter parameter, double value, @Nullable AttemptReport attempt, double elevation_ft,
-            double spool_pct, @Nullable Double forecast_s) {
+            StartMonitor monitor, @Nullable Double forecast_s) {
         return switch (parameter) {
             case SPOOL -> text("starter out at %.0f, overrun %.0f", profile.starter().cutOut_pct(), profile.starter().overrun_pct());
             case TEMPERATURE -> forecast_s != null ? text("first limit in %.1f s at this rate", forecast_s) : temperature(profile, value);
             case FLOW -> text("cut above %.0f", profile.fuel().cutAbove_kgph());
             case OIL -> oil(profile, value, attempt);
-            case DUCT, VOLTS -> supply(profile, value, attempt, elevation_ft, spool_pct);
+            case DUCT, VOLTS -> supply(profile, value, attempt, elevation_ft, monitor);
             case FAN -> text("must turn by %.0f %% %s", profile.turning().fanBy_pct(), profile.words(Parameter.SPOOL));
             case AMPERES -> "";
         };
@@ -67,8 +67,12 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
         return rising ? text("rising since %.0f s", attempt.milestones().get(Milestone.OIL_RISING).toNanos() / 1e9) : "not rising yet";
     }
 
-    private static String supply(StartProfile profile, double value, @Nullable AttemptReport attempt, double elevation_ft, double spool_pct) {
-        boolean cranking = attempt != null && !attempt.ended();
+    private static String supply(StartProfile profile, double value, @Nullable AttemptReport attempt, double elevation_ft, StartMonitor monitor) {
+        boolean cranking = monitor.standing().starter();
+        if (!cranking && attempt != null && !attempt.ended()) {
+            return "starter out";
+        }
+        double spool_pct = monitor.value(Parameter.SPOOL);
         double least = cranking ? profile.supply().crankingAt(Double.isNaN(spool_pct) ? 0 : spool_pct, elevation_ft)
                 : profile.supply().beforeStarterAt(elevation_ft);
         String which = cranking ? "while cranking" : "before the starter";

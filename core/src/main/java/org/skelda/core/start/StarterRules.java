@@ -38,7 +38,7 @@ final class StarterRules {
         public void begin(Attempt a) {
             double overrun = a.profile().starter().overrun_pct();
             watch = new DwellWatch(Limit.above(overrun, FOR), at_us -> a.raise(FindingId.STARTER_OVERRUN, at_us, Action.STOP_STARTER,
-                    text("The starter is still on at %.0f %% %s; it goes out at %.0f %%.", overrun,
+                    text("The starter stayed on past %.0f %% %s; it goes out at %.0f %%.", overrun,
                             a.profile().words(Parameter.SPOOL), a.profile().starter().cutOut_pct())));
             a.listen(a.readings().of(Parameter.SPOOL), watch);
         }
