@@ -7,19 +7,21 @@ import styles from './LineRow.module.css';
 
 /** A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. A tap displays it (`look`); the arrow keys do the same. */
 export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
-  const now = useServerNow();
   const { text, view } = line;
-  const opens = view.gate?.opensAt ? countdown(Date.parse(view.gate.opensAt) - now) : null;
   return (
     <>
       <button type="button" tabIndex={-1} className={styles.row} data-state={view.state} onClick={look}>
         <Mark line={line} />
         <span>{text.label}</span>
-        <span className={styles.right}>{outcome(line) ?? (opens ? <>opens in <b>{opens}</b></> : text.kind === 'CAUTION' ? 'caution' : text.expects)}</span>
+        <span className={styles.right}>{outcome(line) ?? (view.gate?.opensAt ? <Opens at={view.gate.opensAt} /> : text.kind === 'CAUTION' ? 'caution' : text.expects)}</span>
       </button>
       {text.splits && <div className={styles.split} role="separator" aria-label="The line: below it opens with the clearance">below the line</div>}
     </>
   );
+}
+
+function Opens({ at }: { at: string }) {
+  return <>opens in <b>{countdown(Date.parse(at) - useServerNow())}</b></>;
 }
 
 function outcome({ text, view }: WorkLine): string | null {

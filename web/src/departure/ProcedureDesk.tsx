@@ -17,9 +17,9 @@ import { StartDesk } from '../start/StartDesk';
 import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
 import { useKeys } from '../keys/useKeys';
-import { useServerNow } from '../live/useServerNow';
 import { useRoomAhead } from './useRoomAhead';
-import { isComplete, isShortWait, placeOfNext, procedureToGoOnWith } from './work';
+import { useShortWait } from './useShortWait';
+import { isComplete, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
 export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
@@ -57,9 +57,9 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   };
   const back = () => { setCursor(null); setDraft(null); };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
-  const now = useServerNow();
   // A wait of seconds keeps the crew here, its clock large on the card.
-  const leave = isShortWait(line, now) ? null : goOn;
+  const short = useShortWait(line);
+  const leave = short ? null : goOn;
   const room = useRoomAhead(line?.text.ref);
   const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
 
@@ -101,7 +101,7 @@ export function ProcedureDesk({ work, go, idle, ready }: {
             ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
             : starting ? <StartDesk line={line} answering={answering} open={setDialog} />
             : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
-                short={isShortWait(line, now)} meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null} />}
+                short={short} meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null} />}
           <div ref={room.ref} aria-hidden="true" />
           {work.lines.slice(place + 1, place + 1 + (starting ? 0 : room.rows)).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {cursor !== null && <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>To the next line</Button>}

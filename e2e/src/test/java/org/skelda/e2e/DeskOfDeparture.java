@@ -59,7 +59,7 @@ final class DeskOfDeparture {
 
     /** Works the first look outside, and goes on with safety and power. */
     void lookRound() {
-        answerUntilComplete();
+        answerToItsEnd();
         go("Safety and power");
     }
 
@@ -71,6 +71,14 @@ final class DeskOfDeparture {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(procedure).setExact(true)).waitFor();
     }
 
+    /** Looks ahead in the displayed procedure until a line is displayed. */
+    void lookAheadTo(String label) {
+        for (int i = 0; i < 20 && !line().equals(label); i++) {
+            press("ArrowDown");
+        }
+        waitForCard(label);
+    }
+
     String title() {
         return page.locator("#procedure-title").innerText();
     }
@@ -80,9 +88,10 @@ final class DeskOfDeparture {
         card().getByText(text).first().waitFor();
     }
 
-    /** Answers line after line until the procedure says that it is complete. */
-    void answerUntilComplete() {
-        for (String before = cardText(); !before.contains(" is complete"); before = cardText()) {
+    /** Answers line after line of the displayed procedure until it is complete, upon which the desk goes on by itself. */
+    void answerToItsEnd() {
+        String procedure = title();
+        for (String before = cardText(); title().equals(procedure) && !before.contains(" is complete"); before = cardText()) {
             answerByKey(before);
         }
     }

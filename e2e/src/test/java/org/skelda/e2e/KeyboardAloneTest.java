@@ -27,9 +27,7 @@ class KeyboardAloneTest {
             DeskOfDeparture desk = new DeskOfDeparture(new CrewMember("Runa Halden", page, server.address()));
             desk.card().waitFor();
 
-            desk.answerUntilComplete();
-            TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
-            desk.press("Space");
+            desk.answerToItsEnd();
             desk.waitForCard("Radar beam");
             aCautionNeedsItsOwnKey(desk);
             aHeldKeyAnswersOneLine(desk);
