@@ -1,8 +1,7 @@
 import { useEffect, useState } from 'react';
 import { answered, api } from '../api/client';
 import { ServerClock } from './ServerClock';
-
-const TICK_MS = 250;
+import { onTick } from './tick';
 
 /** The one server clock of this page. */
 export const serverClock = new ServerClock({
@@ -17,8 +16,7 @@ export function useServerNow(): number {
   const [now, setNow] = useState(() => serverClock.now());
   useEffect(() => {
     synced ??= serverClock.sync().catch(() => { synced = null; });
-    const timer = setInterval(() => setNow(serverClock.now()), TICK_MS);
-    return () => clearInterval(timer);
+    return onTick(() => setNow(serverClock.now()));
   }, []);
   return now;
 }

@@ -68,6 +68,11 @@ final class Browsers implements AutoCloseable {
         return errors;
     }
 
+    /** Closes all pages with their profiles; the browser program stays. */
+    void closePages() {
+        List.copyOf(browser.contexts()).forEach(BrowserContext::close);
+    }
+
     @Override
     public void close() {
         playwright.close();

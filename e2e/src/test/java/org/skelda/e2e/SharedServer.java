@@ -1,6 +1,7 @@
 package org.skelda.e2e;
 
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 
 /** One server at life's speed and one browser program for all tests of a class. */
@@ -12,6 +13,12 @@ abstract class SharedServer {
     static void start() {
         server = TestServer.start(1);
         browsers = new Browsers();
+    }
+
+    /** A page that nobody looks at any more still runs its clocks. */
+    @AfterEach
+    void closePages() {
+        browsers.closePages();
     }
 
     @AfterAll
