@@ -125,8 +125,8 @@ class SimulatedStartTest {
     void residualHeatIsCooledByTurning() {
         SimulatedEngine still = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
         SimulatedEngine turned = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
-        run(still, Controls.ready(), 1000);
-        run(turned, Controls.ready().withStarter(true), 1000);
+        run(still, Controls.ready(), 2000);
+        run(turned, Controls.ready().withStarter(true), 2000);
         assertThat(turned.temperature_c()).isLessThan(still.temperature_c()).isLessThan(JET.fuel().hottestBefore_c());
     }
 
