@@ -130,6 +130,27 @@ class SimulatedStartTest {
         assertThat(turned.temperature_c()).isLessThan(still.temperature_c()).isLessThan(JET.fuel().hottestBefore_c());
     }
 
+    /** What the metal gives off while a hot engine runs down must not read as a fire inside it: that begins at 250 degC. */
+    @Test
+    void heatThatShowsAgainIsNoFire() {
+        SimulatedEngine engine = new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.HOT), 1);
+        Controls on = Controls.ready().withStarter(true).withIgnition(true);
+        run(engine, on, 900);
+        run(engine, on.withFuel(true), 330);
+        assertThat(engine.temperature_c()).as("where a crew cuts it").isGreaterThan(400);
+        for (int i = 0; i < 5000 && engine.temperature_c() > JET.fuel().hottestBefore_c(); i++) {
+            engine.step(on.withFuel(false));
+        }
+        double cooled_c = engine.temperature_c();
+        double hottest_c = 0;
+        for (int i = 0; i < 3000; i++) {
+            engine.step(Controls.ready());
+            hottest_c = Math.max(hottest_c, engine.temperature_c());
+        }
+        assertThat(cooled_c).isLessThanOrEqualTo(JET.fuel().hottestBefore_c());
+        assertThat(hottest_c).as("what it shows afterwards").isLessThan(240);
+    }
+
     private static void run(SimulatedEngine engine, Controls controls, int steps) {
         for (int i = 0; i < steps; i++) {
             engine.step(controls);

@@ -29,9 +29,9 @@ final class Combustion {
     private static final double STILL_AIR = 0.12;
     private static final double METAL_HEATS_IN_s = 10;
     private static final double METAL_COOLS_STILL_per_s = 0.002;
-    private static final double METAL_COOLS_TURNING_per_s = 0.02;
-    private static final double METAL_SHOWS = 0.85;
-    private static final double AIR_HIDES_METAL = 2.5;
+    private static final double METAL_COOLS_TURNING_per_s = 0.015;
+    private static final double METAL_SHOWS = 0.6;
+    private static final double AIR_HIDES_METAL = 0.8;
     private static final double BURNS_COLLECTED_IN_s = 3;
     private static final double MOST_COLLECTED_s = 14;
     private static final double DRAINS_IN_s = 30;
