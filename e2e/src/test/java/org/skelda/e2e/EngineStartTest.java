@@ -30,13 +30,13 @@ class EngineStartTest extends StartJourney {
         assertThat(start.verdict().innerText()).contains("Engine 2: cut the fuel", "forecast", "Cutting the fuel does not stop the starter");
         start.press("f");
         start.waitForCall("AFTER_CUT", 5);
-        desk.text("Leave the starter ON until EGT is 120 °C or less").waitFor();
+        desk.text("until EGT is 120 °C or less").waitFor();
         desk.page().getByText("Starter OFF", new Page.GetByTextOptions().setExact(true)).first().waitFor();
         start.wrong("nothing");
         // Cooled by turning; then the starter goes off, cools, and the engine runs down to where it may engage again.
         desk.page().locator("li[data-state='NOW']").getByText("Starter OFF", new Locator.GetByTextOptions().setExact(true)).waitFor();
         start.press("e");
-        desk.page().locator("li[data-state='NOW']").getByText("another start attempt, 2 of 3").waitFor();
+        waitForNow(desk, "another start attempt, 2 of 3");
         desk.text("The starter may engage: try 2 of 3").waitFor(new Locator.WaitForOptions().setTimeout(180_000));
         start.press("e");
         start.goesWell(23);
