@@ -113,7 +113,7 @@ class TappedStartTest {
         desk.page().locator("li[data-state='NOW']").getByText("Leave the starter ON for the rest of its 30 s").waitFor();
         desk.press("x");
         desk.page().locator("li[data-state='NOW']").getByText("Starter stays OFF until N2 is 12 % or less").waitFor();
-        desk.text("Starter 2 cools, then try 2 of 3").waitFor();
+        desk.page().locator("#clocks").getByText("Starter 2 cools, then try 2 of 3").waitFor();
         assertThat(start().path("summary").path("outcome").asString()).isEqualTo("NO_LIGHT_OFF");
         assertThat(start().path("findings").get(0).path("action").asString()).isEqualTo("CUT_FUEL");
     }
