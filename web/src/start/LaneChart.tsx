@@ -84,24 +84,29 @@ function data(samples: SampleRow[], column: number, zero: number, forecast: numb
   return [times, values, drawn];
 }
 
-function colour(name: string): string {
-  return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+interface Colours { ink: string; quiet: string; light: string; grid: string; now: string; caution: string; warning: string }
+
+/** The theme's colours. Reading them has the whole page's style computed, so they are read once for a chart and not at each drawing. */
+function colours(): Colours {
+  const style = getComputedStyle(document.documentElement);
+  const of = (name: string) => style.getPropertyValue(name).trim();
+  return { ink: of('--ink'), quiet: of('--ink-2'), light: of('--ink-3'), grid: of('--line'), now: of('--now'), caution: of('--caution-soft'), warning: of('--warn-soft') };
 }
 
 function options(sheet: LaneSheet, span: number, width: number, height: number, axis: boolean): UPlot.Options {
-  const ink = colour('--ink');
-  const quiet = colour('--ink-2');
-  const grid = { stroke: colour('--line'), width: 1 };
+  const theme = colours();
+  const { ink, quiet } = theme;
+  const grid = { stroke: theme.grid, width: 1 };
   const font = '12px "Atkinson Hyperlegible Next Variable", sans-serif';
   return {
     width, height, padding: [0, 12, 0, 0], legend: { show: false }, cursor: { show: false },
     scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
-    series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: colour('--ink-3'), width: 2, dash: [4, 4], points: { show: false } }],
+    series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: theme.light, width: 2, dash: [4, 4], points: { show: false } }],
     axes: [
       { show: axis, size: TIME_AXIS_HEIGHT, stroke: quiet, font, grid: { show: false }, ticks: { show: false }, values: (_, ticks) => ticks.map((tick) => (tick < 0 ? '' : `${tick}`)) },
       { size: AXIS_WIDTH, stroke: quiet, font, grid, ticks: { show: false }, splits: () => marks(sheet.most) },
     ],
-    hooks: { drawClear: [(chart) => drawLimits(chart, sheet)], draw: [(chart) => drawNow(chart)] },
+    hooks: { drawClear: [(chart) => drawLimits(chart, sheet, theme)], draw: [(chart) => drawNow(chart, theme)] },
   };
 }
 
@@ -111,7 +116,7 @@ function marks(most: number): number[] {
   return Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step).filter((mark) => mark < most * 0.9);
 }
 
-function drawLimits(chart: UPlot, sheet: LaneSheet): void {
+function drawLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {
   const { ctx, bbox } = chart;
   const above = sheet.lines.filter((line) => line.kind !== 'MINIMUM').sort((a, b) => a.value - b.value);
   ctx.save();
@@ -119,11 +124,11 @@ function drawLimits(chart: UPlot, sheet: LaneSheet): void {
     const y = chart.valToPos(line.value, 'y', true);
     const next = above[index + 1];
     const until = next ? chart.valToPos(next.value, 'y', true) : bbox.top;
-    ctx.fillStyle = colour(line.kind === 'CAUTION_ABOVE' ? '--caution-soft' : '--warn-soft');
+    ctx.fillStyle = line.kind === 'CAUTION_ABOVE' ? theme.caution : theme.warning;
     ctx.fillRect(bbox.left, until, bbox.width, y - until);
   });
   ctx.setLineDash([]);
-  ctx.strokeStyle = colour('--ink-2');
+  ctx.strokeStyle = theme.quiet;
   ctx.lineWidth = 1.4 * devicePixelRatio;
   for (const line of sheet.lines) {
     const y = chart.valToPos(line.value, 'y', true);
@@ -136,7 +141,7 @@ function drawLimits(chart: UPlot, sheet: LaneSheet): void {
 }
 
 /** An upright line where the newest reading stands. */
-function drawNow(chart: UPlot): void {
+function drawNow(chart: UPlot, theme: Colours): void {
   const times = chart.data[0];
   const values = chart.data[1] ?? [];
   let newest = -1;
@@ -147,7 +152,7 @@ function drawNow(chart: UPlot): void {
   const x = chart.valToPos(at, 'x', true);
   ctx.save();
   ctx.setLineDash([]);
-  ctx.strokeStyle = colour('--now');
+  ctx.strokeStyle = theme.now;
   ctx.lineWidth = 1.5 * devicePixelRatio;
   ctx.beginPath();
   ctx.moveTo(x, bbox.top);

@@ -8,6 +8,8 @@ import styles from './Lanes.module.css';
 /** Column of each lane's readings in a row of samples, in the sheet's order. */
 const FIRST_COLUMN = 1;
 const HEIGHTS = [72, 138, 58, 58, 80];
+/** One and the same, so that a lane without a forecast is drawn anew only for a new reading. */
+const NO_FORECAST: number[] = [];
 
 /** What is read of a start, against time since the starter, with limits as lines and margins in figures. */
 export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: EngineLive; silent: boolean }) {
@@ -22,7 +24,7 @@ export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: Engine
         return (
           <section key={lane.parameter} className={styles.lane} aria-label={`${lane.label}, ${lane.unit}`}>
             <LaneChart sheet={lane} samples={samples} column={FIRST_COLUMN + index} zero={zero} span={span} height={HEIGHTS[index] ?? 60}
-              forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : []} axis={index === sheet.lanes.length - 1} />
+              forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : NO_FORECAST} axis={index === sheet.lanes.length - 1} />
             <div className={styles.figure}>
               <span className={styles.label}>{lane.label}, {lane.unit}</span>
               <b className={styles.value}>{silent || reading?.value === undefined ? '–' : shown(reading.value, lane.decimals)}</b>

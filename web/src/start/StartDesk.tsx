@@ -13,9 +13,9 @@ import { Script } from './Script';
 import { SimulatorControls } from './SimulatorControls';
 import styles from './StartDesk.module.css';
 import { TapDesk } from './TapDesk';
-import { isBlind, loudness, silentSince, worstFirst } from './startWords';
+import { isBlind, loudness, worstFirst } from './startWords';
 import { WrongList } from './WrongList';
-import { useMonotonic } from './useMonotonic';
+import { useSilent } from './useSilent';
 import { VerdictBar } from './VerdictBar';
 
 /** The desk of an engine start: what to do now over the whole width, what to look for, what is read, and what follows. */
@@ -24,8 +24,9 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
   const [telling, setTelling] = useState(false);
   const number = line.text.engine ?? 1;
   const engine = state.engines[number];
-  const now = useMonotonic();
-  const bars = worstFirst(Object.values(state.engines).filter((one) => one.view.engine === number || one.view.running), now, state.link);
+  const silents = useSilent(state);
+  const bars = worstFirst(Object.values(state.engines).filter((one) => one.view.engine === number || one.view.running), silents);
+  const silent = silents.includes(number);
   const live = state.view.feed !== undefined && state.view.feed.lostAt === undefined;
   // A start that was read until its feed was lost is told only when the crew wants it so.
   const lost = !live && engine?.view.running === true && !engine.view.taps;
@@ -35,7 +36,7 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
     <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
       <h2 className="unseen">{line.text.label}</h2>
       {bars.length === 0 && <VerdictBar engine={number} name={line.text.label} live={null} silent link={state.link} />}
-      {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} name={one.view.name} live={one} silent={silentSince(one, now, state.link)} link={state.link} />)}
+      {bars.map((one) => <VerdictBar key={one.view.engine} engine={one.view.engine} name={one.view.name} live={one} silent={silents.includes(one.view.engine)} link={state.link} />)}
       {(!engine || !engine.view.running) && !script && line.view.state === 'OPEN' && !engine?.view.outcome && <ExpectedStrip engine={number} hardToSee={line.text.hardToSee} />}
       {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
       {told && (
@@ -46,16 +47,16 @@ export function StartDesk({ line, answering, open }: { line: WorkLine; answering
       {!told && <div className={styles.columns}>
         <div>
           {script ? <Script steps={engine.view.script} duty={engine.view.dutyWords} urgent={loudness(engine.view.verdict.call) === 'act'} />
-            : engine ? <LadderList rungs={engine.view.ladder} silent={silentSince(engine, now, state.link)} /> : null}
+            : engine ? <LadderList rungs={engine.view.ladder} silent={silent} /> : null}
           {script && <WrongList />}
           {state.sheet && !script && <p className="small">{state.sheet.wrong}</p>}
           <Controls line={line} answering={answering} open={open} />
         </div>
-        {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silentSince(engine, now, state.link)} /> : <NoReadings />}
+        {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silent} /> : <NoReadings />}
       </div>}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}
       {!engine?.view.taps?.starter && !engine?.view.taps?.fuel && <SimulatorControls engine={number} />}
-      <Announcer text={!engine ? '' : isBlind(engine, silentSince(engine, now, state.link)) ? `${engine.view.name}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
+      <Announcer text={!engine ? '' : isBlind(engine, silent) ? `${engine.view.name}: no data. Use the aircraft's gauges.` : engine.view.verdict.sentence} />
     </article>
   );
 }

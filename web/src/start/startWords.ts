@@ -20,7 +20,7 @@ export function loudness(call: StartView['verdict']['call']): Loudness {
 }
 
 /** Whether a running start has gone without a reading for too long, or the page without its link. One that is tapped has none to miss. */
-export function silentSince(live: EngineLive, now: number, link: LiveState['link']): boolean {
+export function isSilent(live: EngineLive, now: number, link: LiveState['link']): boolean {
   return live.view.running && !live.view.taps && (link === 'lost' || now - live.heardAt > SILENT_IN_START_MS);
 }
 
@@ -29,9 +29,9 @@ export function isBlind(live: EngineLive, silent: boolean): boolean {
   return (silent && loudness(live.view.verdict.call) !== 'act') || live.view.verdict.call === 'BLIND';
 }
 
-/** The engines with the worst verdict first; one without data counts as blind. */
-export function worstFirst(engines: EngineLive[], now: number, link: LiveState['link']): EngineLive[] {
-  const rank = (live: EngineLive) => RANK.indexOf(isBlind(live, silentSince(live, now, link)) ? 'BLIND' : live.view.verdict.call);
+/** The engines with the worst verdict first; one without data counts as blind. @param silent the numbers of those that are silent */
+export function worstFirst(engines: EngineLive[], silent: readonly number[]): EngineLive[] {
+  const rank = (live: EngineLive) => RANK.indexOf(isBlind(live, silent.includes(live.view.engine)) ? 'BLIND' : live.view.verdict.call);
   return [...engines].sort((a, b) => rank(a) - rank(b) || a.view.engine - b.view.engine);
 }
 

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { THEMES, useTheme } from '../theme/useTheme';
 import styles from './ThemeSwitch.module.css';
 
@@ -9,8 +9,8 @@ function handBack(): void {
   requestAnimationFrame(() => { if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur(); });
 }
 
-/** Day, dusk or night. */
-export function ThemeSwitch() {
+/** Day, dusk or night. It stands in the ribbon, beside clocks that are drawn four times a second. */
+export const ThemeSwitch = memo(function ThemeSwitch() {
   const [theme, setTheme] = useTheme();
   const group = useId();
   return (
@@ -23,4 +23,4 @@ export function ThemeSwitch() {
       ))}
     </div>
   );
-}
+});

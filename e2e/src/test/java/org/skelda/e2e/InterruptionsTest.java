@@ -9,7 +9,6 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was. */
-@Tag("alone")
 class InterruptionsTest {
     private static final int A_MINUTE_MS = 60_000;
 
@@ -59,6 +58,7 @@ class InterruptionsTest {
     }
 
     @Test
+    @Tag("alone")
     void aKilledServerLosesNothingAndAnAnswerSentMeanwhileArrivesOnce() {
         server.kill();
         captain.text("No link.").waitFor();
