@@ -30,10 +30,13 @@ class LateFeedTest extends StartJourney {
     /** A recorded start, row by row: seconds, and the rest of its line in a feed. */
     private record Row(double t_s, ObjectNode reading) {}
 
-    private static List<Row> recorded() throws IOException {
-        JsonNode normal = ApiClient.JSON.readTree(RECORDED.resolve("expected.json").toFile()).values().stream()
+    private static JsonNode recording() throws IOException {
+        return ApiClient.JSON.readTree(RECORDED.resolve("expected.json").toFile()).values().stream()
                 .filter(one -> one.path("type").asString().equals("HAVERN-2M") && one.path("kind").asString().equals("normal")).findFirst().orElseThrow();
-        List<String> lines = Files.readAllLines(RECORDED.resolve(normal.path("file").asString())).stream().filter(line -> !line.startsWith("#") && !line.isBlank()).toList();
+    }
+
+    private static List<Row> recorded() throws IOException {
+        List<String> lines = Files.readAllLines(RECORDED.resolve(recording().path("file").asString())).stream().filter(line -> !line.startsWith("#") && !line.isBlank()).toList();
         String[] names = lines.getFirst().split(",");
         List<Row> rows = new ArrayList<>();
         for (String line : lines.subList(1, lines.size())) {
@@ -54,9 +57,10 @@ class LateFeedTest extends StartJourney {
         return rows;
     }
 
-    /** Seconds of the recording at which the fuel is on and the engine lights. */
-    private static double fuelOn(List<Row> rows) {
-        return rows.stream().filter(row -> row.reading().path("fuel").intValue() == 1).findFirst().orElseThrow().t_s();
+    /** Seconds of the recording at which the engine lights, by its expected answer. */
+    private static double lightOff() throws IOException {
+        JsonNode attempt = recording().path("attempts").get(0);
+        return attempt.path("startedAt_s").doubleValue() + attempt.path("milestones").path("LIGHT_OFF").doubleValue();
     }
 
     private final class Box {
@@ -69,6 +73,13 @@ class LateFeedTest extends StartJourney {
             JsonNode issued = administrator.post("/api/feeds", "{\"tail\":\"QX-TRY\",\"label\":\"Box\"}").body();
             address = server.address() + "/api/feeds/" + issued.path("id").asString() + "/samples";
             token = issued.path("token").asString();
+        }
+
+        /** Waits until a row is due. */
+        void waitFor(DeskOfDeparture desk, Row row) {
+            while (Instant.now().isBefore(begin.plusMillis(Math.round(row.t_s() * 1000)))) {
+                desk.page().waitForTimeout(20);
+            }
         }
 
         /** Sends the rows, if there are any, in one request, and empties the list. */
@@ -87,50 +98,59 @@ class LateFeedTest extends StartJourney {
         }
     }
 
-    /** Sends a recorded start as it happened until its end is told, but for a hold-up. @return the calls that the page showed meanwhile */
-    private List<String> sent(DeskOfDeparture desk, double from_s, double until_s) throws Exception {
-        List<Row> rows = recorded();
-        Box box = new Box();
-        List<Row> waiting = new ArrayList<>();
+    /** Sends the rows of a recorded start up to a time of it as they happened. @return the calls that the page showed meanwhile */
+    private static List<String> sent(DeskOfDeparture desk, Box box, List<Row> rows, double until_s) throws Exception {
         List<String> calls = new ArrayList<>();
+        List<Row> waiting = new ArrayList<>();
         StartOfEngine start = new StartOfEngine(desk);
-        for (Row row : rows) {
-            while (Instant.now().isBefore(box.begin.plusMillis(Math.round(row.t_s() * 1000)))) {
-                desk.page().waitForTimeout(20);
-            }
-            waiting.add(row);
-            if (row.t_s() < from_s || row.t_s() >= until_s) {
-                box.send(waiting);
-            }
-            String call = start.call();
-            if (calls.isEmpty() || !calls.getLast().equals(call)) {
-                calls.add(call);
-            }
-            if (row.t_s() > until_s && start.verdict().innerText().contains("started, at idle")) {
-                break;
-            }
+        while (!rows.isEmpty() && rows.getFirst().t_s() < until_s) {
+            box.waitFor(desk, rows.getFirst());
+            waiting.add(rows.removeFirst());
+            box.send(waiting);
+            called(start, calls);
+        }
+        return calls;
+    }
+
+    /** Holds the rows up to a time back until then, and sends them whole. @return the calls that the page showed meanwhile, and just after */
+    private static List<String> heldUp(DeskOfDeparture desk, Box box, List<Row> rows, double until_s) throws Exception {
+        List<String> calls = new ArrayList<>();
+        List<Row> waiting = new ArrayList<>();
+        StartOfEngine start = new StartOfEngine(desk);
+        while (rows.getFirst().t_s() < until_s) {
+            box.waitFor(desk, rows.getFirst());
+            waiting.add(rows.removeFirst());
+            called(start, calls);
         }
         box.send(waiting);
         return calls;
     }
 
-    @Test
-    void heldUpForAMomentAroundLightOffNoCutIsCalled() throws Exception {
-        DeskOfDeparture desk = atTheStart("305");
-        double fuel = fuelOn(recorded());
-        List<String> calls = sent(desk, fuel + 2, fuel + 3.2);
-        assertThat(calls).doesNotContain("CUT_FUEL", "STOP_STARTER").contains("ON_TRACK");
-        var log = log(desk);
-        assertThat(findings(log)).isEmpty();
-        assertThat(outcomes(log)).containsExactly("NORMAL");
+    private static void called(StartOfEngine start, List<String> calls) {
+        String call = start.call();
+        if (calls.isEmpty() || !calls.getLast().equals(call)) {
+            calls.add(call);
+        }
     }
 
+    /** 1.2 s around light-off, which must draw no cut; then 4 s in mid-start, which is blind meanwhile; the whole of it is a normal start. */
     @Test
-    void heldUpForFourSecondsInMidStartItIsBlindMeanwhileAndEndsNormal() throws Exception {
+    void whatIsHeldUpOnItsWayCallsNoCutAndTheStartEndsNormal() throws Exception {
         DeskOfDeparture desk = atTheStart("305");
-        double fuel = fuelOn(recorded());
-        List<String> calls = sent(desk, fuel + 1, fuel + 5);
-        assertThat(calls).contains("BLIND").doesNotContain("CUT_FUEL", "STOP_STARTER");
+        List<Row> rows = new ArrayList<>(recorded());
+        double lit_s = lightOff();
+        Box box = new Box();
+        List<String> calls = new ArrayList<>(sent(desk, box, rows, lit_s - 0.6));
+        calls.addAll(heldUp(desk, box, rows, lit_s + 0.6));
+        calls.addAll(sent(desk, box, rows, lit_s + 6));
+        assertThat(calls).as("around light-off").contains("ON_TRACK").doesNotContain("CUT_FUEL", "STOP_STARTER", "BLIND");
+        assertThat(findings(log(desk))).isEmpty();
+
+        List<String> inTheMiddle = new ArrayList<>(heldUp(desk, box, rows, lit_s + 10));
+        assertThat(inTheMiddle).as("held up for 4 s").contains("BLIND");
+        inTheMiddle.addAll(sent(desk, box, rows, Double.MAX_VALUE));
+        assertThat(inTheMiddle).doesNotContain("CUT_FUEL", "STOP_STARTER");
+        assertThat(new StartOfEngine(desk).verdict().innerText()).contains("started, at idle");
         var log = log(desk);
         assertThat(outcomes(log)).containsExactly("NORMAL");
         assertThat(findings(log)).isEmpty();
