@@ -28,6 +28,7 @@ final class Attempt {
     private final double[] spoolAt_pct = new double[MILESTONES.length];
     private final TemperatureForecast forecast;
     private final Rule.AtSample[] atSample;
+    private final Rule.AtMove[] atMove;
     private final Rule.AtSwitch[] atSwitch;
     private final Rule.AtMilestone[] atMilestone;
     private final Rule.OnTime[] onTime;
@@ -58,6 +59,7 @@ final class Attempt {
         this.forecast = forecast;
         rules = Rules.all(forecast);
         atSample = only(Rule.AtSample.class).toArray(Rule.AtSample[]::new);
+        atMove = only(Rule.AtMove.class).toArray(Rule.AtMove[]::new);
         atSwitch = only(Rule.AtSwitch.class).toArray(Rule.AtSwitch[]::new);
         atMilestone = only(Rule.AtMilestone.class).toArray(Rule.AtMilestone[]::new);
         onTime = only(Rule.OnTime.class).toArray(Rule.OnTime[]::new);
@@ -143,6 +145,11 @@ final class Attempt {
             }
         }
         milestoneRules.absorb(this);
+        if (switches.anyMoved()) {
+            for (Rule.AtMove rule : atMove) {
+                rule.moved(this);
+            }
+        }
         for (Rule.AtSample rule : atSample) {
             rule.sampled(this);
         }
@@ -158,6 +165,10 @@ final class Attempt {
      */
     private void noteFuel() {
         boolean first = now_us == startedAt_us;
+        if (!first && !switches.anyMoved()) {
+            fuelComesOn = false;
+            return;
+        }
         boolean onBefore = first && switches.fuel() && !switches.fuelTurnedOn();
         double spool = value(Parameter.SPOOL);
         running |= onBefore && spool >= profile.fuel().minimum_pct();

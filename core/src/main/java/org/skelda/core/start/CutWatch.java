@@ -63,12 +63,19 @@ final class CutWatch implements Signal.Listener {
 
     @Override
     public void line(long from_us, double from, long to_us, double to) {
+        // What flowed before the cut is nothing to either: the one counts from 3.0 s after it, the other from 5.0 s.
+        if (cut_us == Signal.NEVER) {
+            return;
+        }
         notEffective.watch.line(from_us, from, to_us, to);
         fire.flowed(from_us, from, to_us, to);
     }
 
     @Override
     public void lost(long at_us) {
+        if (cut_us == Signal.NEVER) {
+            return;
+        }
         notEffective.watch.lost(at_us);
         fire.flowed_us = Math.max(fire.flowed_us, at_us);
     }

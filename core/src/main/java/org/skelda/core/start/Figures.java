@@ -56,14 +56,14 @@ final class Figures {
         if (Double.isNaN(voltsBefore)) {
             voltsBefore = sample.bus_v();
         }
-        fellOnStarter |= fallsOnStarter(a);
+        fellOnStarter = fellOnStarter || starterBefore && fallsOnStarter(a);
         preferred(a, sample);
     }
 
     /** The starter is on, its supply is there, and below the speed at which it motors the spool falls: it turns the engine no more. */
     private boolean fallsOnStarter(Attempt a) {
         Switches switches = a.switches();
-        return switches.starter() && a.now_us() - switches.starterOn_us() >= STEADY_us && motoring_pct >= LEAST_MOTORING_pct
+        return a.now_us() - switches.starterOn_us() >= STEADY_us && motoring_pct >= LEAST_MOTORING_pct
                 && a.value(Parameter.SPOOL) < Math.min(motoring_pct, a.profile().fuel().minimum_pct()) - FALLEN_pct
                 && a.windows().spoolOver3s() <= FALLS_pctps && MilestoneRules.supplied(a);
     }

@@ -15,11 +15,11 @@ final class FuelRules {
     }
 
     /** FUEL_EARLY: fuel on below the minimum speed; where a computer opens it, more than 0.5 % below. */
-    static final class FuelEarly implements Rule.AtSample {
+    static final class FuelEarly implements Rule.AtMove {
         private static final double COMPUTER_TOLERANCE_pct = 0.5;
 
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             double minimum = a.profile().fuel().minimum_pct();
             double least = a.profile().drive().automatic() ? minimum - COMPUTER_TOLERANCE_pct : minimum;
             if (firstFuelOn(a) && a.value(Parameter.SPOOL) < least) {
@@ -30,9 +30,9 @@ final class FuelRules {
     }
 
     /** RESIDUAL_HOT: fuel on above the maximum temperature before fuel. */
-    static final class ResidualHot implements Rule.AtSample {
+    static final class ResidualHot implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             double hottest = a.profile().fuel().hottestBefore_c();
             if (firstFuelOn(a) && a.value(Parameter.TEMPERATURE) > hottest) {
                 a.raise(FindingId.RESIDUAL_HOT, a.now_us(), Action.CUT_FUEL, text("Fuel came on at %.0f °C %s, at most %.0f °C is allowed before fuel.",
@@ -73,9 +73,9 @@ final class FuelRules {
     }
 
     /** RELIGHT_AFTER_CUT: fuel on again in the attempt. */
-    static final class RelightAfterCut implements Rule.AtSample {
+    static final class RelightAfterCut implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             if (a.switches().fuelTurnedOn() && a.wasFuelCut()) {
                 a.raise(FindingId.RELIGHT_AFTER_CUT, a.now_us(), Action.CUT_FUEL, "Fuel came on again after it was cut, in the same start attempt.");
             }
@@ -83,9 +83,9 @@ final class FuelRules {
     }
 
     /** NOT_CLEARED: fuel on in a later attempt before the engine is cleared of the fuel of its last one. */
-    static final class NotCleared implements Rule.AtSample {
+    static final class NotCleared implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             if (firstFuelOn(a) && a.isLater() && !a.clearing().wasClearAtFuel()) {
                 a.raise(FindingId.NOT_CLEARED, a.now_us(), Action.CUT_FUEL, "Fuel came on before the engine was cleared of the fuel of its last start attempt.");
             }

@@ -9,9 +9,9 @@ final class LightRules {
     private LightRules() {}
 
     /** IGNITION_MISSING: ignition off at fuel on, where it is measured. It is never cured by switching it on. */
-    static final class IgnitionMissing implements Rule.AtSample {
+    static final class IgnitionMissing implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             Switches switches = a.switches();
             if (a.at_us(Milestone.FUEL_ON) == a.now_us() && switches.ignitionMeasured() && !switches.ignition()) {
                 a.raise(FindingId.IGNITION_MISSING, a.now_us(), Action.CUT_FUEL,
@@ -21,9 +21,9 @@ final class LightRules {
     }
 
     /** IGNITION_LATE: ignition on with fuel already on at the sample before, and no light-off. */
-    static final class IgnitionLate implements Rule.AtSample {
+    static final class IgnitionLate implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             Switches switches = a.switches();
             if (switches.ignitionTurnedOn() && switches.fuelBefore() && a.isReached(Milestone.FUEL_ON) && !a.isReached(Milestone.LIGHT_OFF)) {
                 a.raise(FindingId.IGNITION_LATE, a.now_us(), Action.CUT_FUEL, text("Ignition came on %.1f s after the fuel, which has collected unburnt.",

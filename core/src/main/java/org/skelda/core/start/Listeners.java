@@ -5,6 +5,14 @@ import org.skelda.core.limit.Signal;
 
 /** Several watches on one signal, told in the order in which they were attached. */
 final class Listeners implements Signal.Listener {
+    /** Hears nothing. */
+    static final Signal.Listener NOBODY = new Signal.Listener() {
+        @Override
+        public void line(long from_us, double from, long to_us, double to) {}
+
+        @Override
+        public void lost(long at_us) {}
+    };
     private Signal.Listener[] all;
 
     private Listeners(Signal.Listener... first) {
@@ -18,7 +26,7 @@ final class Listeners implements Signal.Listener {
             listeners.all[listeners.all.length - 1] = more;
             return listeners;
         }
-        return new Listeners(signal.listener(), more);
+        return signal.listener() == NOBODY ? more : new Listeners(signal.listener(), more);
     }
 
     @Override

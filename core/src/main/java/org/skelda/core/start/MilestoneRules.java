@@ -43,8 +43,12 @@ final class MilestoneRules {
         if (Double.isNaN(ductAtStart)) {
             ductAtStart = a.value(Parameter.DUCT);
         }
-        lowestSpool = lower(lowestSpool, a.value(Parameter.SPOOL));
-        lowestOil = lower(lowestOil, a.value(Parameter.OIL));
+        if (isAhead(a, Milestone.ROTATION)) {
+            lowestSpool = lower(lowestSpool, a.value(Parameter.SPOOL));
+        }
+        if (isAhead(a, Milestone.OIL_RISING)) {
+            lowestOil = lower(lowestOil, a.value(Parameter.OIL));
+        }
     }
 
     private static double lower(double lowest, double value) {

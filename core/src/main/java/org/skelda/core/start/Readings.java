@@ -4,20 +4,13 @@ import org.skelda.core.limit.Signal;
 
 /** The signals of one engine, kept from one attempt to the next, and how far its supply is above what cranking needs. */
 final class Readings {
-    private static final Signal.Listener NOBODY = new Signal.Listener() {
-        @Override
-        public void line(long from_us, double from, long to_us, double to) {}
-
-        @Override
-        public void lost(long at_us) {}
-    };
     private static final Parameter[] PARAMETERS = Parameter.values();
 
     private final StartProfile profile;
     private final double elevation_ft;
     private final Signal[] signals = new Signal[PARAMETERS.length];
-    private final Signal margin = new Signal(NOBODY);
-    private Signal.Listener flow = NOBODY;
+    private final Signal margin = new Signal(Listeners.NOBODY);
+    private Signal.Listener flow = Listeners.NOBODY;
     private double spoolBefore = Double.NaN;
     private double supplyBefore = Double.NaN;
     private long before_us;
@@ -26,7 +19,7 @@ final class Readings {
         this.profile = profile;
         this.elevation_ft = elevation_ft;
         for (int i = 0; i < signals.length; i++) {
-            signals[i] = new Signal(NOBODY);
+            signals[i] = new Signal(Listeners.NOBODY);
         }
     }
 
@@ -101,10 +94,10 @@ final class Readings {
     /** The attempt's watches listen no more. */
     void hush() {
         for (Signal signal : signals) {
-            signal.tell(NOBODY);
+            signal.tell(Listeners.NOBODY);
         }
         of(Parameter.FLOW).tell(flow);
-        margin.tell(NOBODY);
+        margin.tell(Listeners.NOBODY);
     }
 
     /** Goes on where others stand. */

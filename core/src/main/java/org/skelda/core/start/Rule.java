@@ -16,6 +16,11 @@ interface Rule {
         void sampled(Attempt attempt);
     }
 
+    /** Looks at a sample at which a switch has moved, after its readings, switches and milestones. */
+    interface AtMove extends Rule {
+        void moved(Attempt attempt);
+    }
+
     /** Looks when a switch has moved, before the milestones of that sample. */
     interface AtSwitch extends Rule {
         void switched(Attempt attempt);

@@ -54,12 +54,15 @@ final class StarterRules {
     }
 
     /** STARTER_REENGAGED: engaged with the start spool above the type's re-engagement speed, where it has one. */
-    static final class StarterReengaged implements Rule.AtSample {
+    static final class StarterReengaged implements Rule.AtMove {
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
+            if (!a.switches().starterTurnedOn()) {
+                return;
+            }
             Double atMost = a.profile().starter().engageAtOrBelow_pct();
             double spool = a.value(Parameter.SPOOL);
-            if (a.switches().starterTurnedOn() && atMost != null && spool > atMost) {
+            if (atMost != null && spool > atMost) {
                 a.raise(FindingId.STARTER_REENGAGED, a.now_us(), Action.STOP_STARTER, text("The starter was engaged at %.1f %% %s; it may be at %.0f %% or less.",
                         spool, a.profile().words(Parameter.SPOOL), atMost));
             }
@@ -67,11 +70,11 @@ final class StarterRules {
     }
 
     /** STARTER_EARLY_OUT: the starter goes out with fuel on, below its nominal cut-out - 6 %. */
-    static final class StarterEarlyOut implements Rule.AtSample {
+    static final class StarterEarlyOut implements Rule.AtMove {
         private static final double UNDER_CUT_OUT_pct = 6;
 
         @Override
-        public void sampled(Attempt a) {
+        public void moved(Attempt a) {
             double cutOut = a.profile().starter().cutOut_pct();
             double spool = a.value(Parameter.SPOOL);
             if (a.switches().starterTurnedOff() && a.switches().fuel() && spool < cutOut - UNDER_CUT_OUT_pct) {
