@@ -31,7 +31,7 @@ export function RecordDesk() {
                 <tr key={text.ref}>
                   <td>{text.label}<small>{view.reading.judgement.source}</small></td>
                   <td>{shown(view.reading.value, text.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}</td>
-                  <td>{text.expects}</td>
+                  <td className={styles.limit}>{text.measure?.min === undefined && text.measure?.max === undefined ? 'none' : text.expects}</td>
                   <td>{view.reading.judgement.margin === undefined ? '' : shown(view.reading.judgement.margin, text.measure?.decimals ?? 0)}</td>
                   <td>{utc(view.reading.mark.doneAt)}</td>
                 </tr>
