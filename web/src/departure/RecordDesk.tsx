@@ -48,7 +48,8 @@ export function RecordDesk() {
           <h2>Record</h2>
           <Button component="a" href={`/api/departures/${page.id}/record`} download>Download as JSON</Button>
           <p className={styles.hash}>Head hash <code>{head}</code></p>
-          <p className="small">“skelda verify” proves the file anywhere.</p>
+          <p className={styles.hash}>Sealed by installation <code>{page.sealedBy}</code></p>
+          <p className="small">“skelda verify” tells anywhere whether the file is unchanged, whose seal it bears, and whether it is complete.</p>
           {lifecycle === 'SIGNED' && <Amending />}
         </div>
       </div>

@@ -10,6 +10,10 @@ const AFTER_OPENING_MS = 40;
 const RESYNC_MS = 60_000;
 /** So often a command is tried that the server itself cannot take, before it is set aside for the others. */
 const TRIES = 4;
+/** Problems that are none of the request's own. */
+const OF_THE_SERVER = new Set(['internal', 'storage-full']);
+/** Before a departure's id, where the tab keeps what was set aside. */
+export const ASIDE = 'skelda.aside.';
 
 /**
  * Keeps one departure live: its stream with resume, the watch for silence, the moment a gate opens by time, and
@@ -91,7 +95,7 @@ export class DepartureLive {
   }
 
   private asideKey(): string {
-    return `skelda.aside.${this.id}`;
+    return ASIDE + this.id;
   }
 
   private async send(request: CommandRequest): Promise<boolean> {
@@ -107,7 +111,7 @@ export class DepartureLive {
         return true;
       } catch (failure) {
         const ended = failure instanceof ProblemError && failure.problem.status === 401;
-        if (failure instanceof ProblemError && failure.slug !== 'internal' && !ended) {
+        if (failure instanceof ProblemError && !OF_THE_SERVER.has(failure.slug) && !ended) {
           this.dispatch({ type: 'refused', problem: failure.problem });
           if (failure.slug === 'conflict') void this.refresh();
           return false;
@@ -155,6 +159,8 @@ export class DepartureLive {
       source.close();
       clearTimeout(this.retry);
       this.retry = setTimeout(() => this.connect(), RETRY_MS);
+      // A stream does not say why it broke: who was signed out elsewhere is told so by the answer to this.
+      void answered(api.GET('/api/departures/{id}/view', { params: { path: { id: this.id } } })).catch(() => undefined);
     };
   }
 

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useWindowEvent } from '@mantine/hooks';
 import { answered, api, SIGNED_OUT, type SessionInfo } from '../api/client';
+import { ASIDE } from '../live/DepartureLive';
 
 const SESSION = ['session'];
 const ACCOUNT = 'skelda.account';
@@ -29,12 +30,19 @@ export function useSession() {
   });
 }
 
+/** Nothing that one person read or asked is shown to, or sent for, the next. */
+function forgetTheOther(queries: QueryClient): void {
+  queries.removeQueries({ predicate: (query) => query.queryKey[0] !== SESSION[0] });
+  for (const key of Object.keys(sessionStorage)) if (key.startsWith(ASIDE)) sessionStorage.removeItem(key);
+}
+
 export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: { account: string; password: string }) => answered<SessionInfo>(api.POST('/api/session', { body })),
     onSuccess: (session, { account }) => {
       signedOut = false;
+      if (lastAccount() !== account) forgetTheOther(queries);
       sessionStorage.setItem(ACCOUNT, account);
       queries.setQueryData(SESSION, session);
     },
@@ -47,6 +55,7 @@ export function useSignOut() {
     mutationFn: () => answered(api.DELETE('/api/session')),
     onSuccess: () => {
       signedOut = true;
+      forgetTheOther(queries);
       return queries.invalidateQueries({ queryKey: SESSION });
     },
   });

@@ -27,7 +27,7 @@ export function TracesPage() {
                   <td>{trace.typeId}<small>{trace.elevation_ft} ft</small></td>
                   <td>{trace.outcomes ? trace.outcomes.split(' ').map(outcomeWords).join(', ') : 'none'}</td>
                   <td>{trace.openedAt.slice(0, 10)} {utc(trace.openedAt)}</td>
-                  <td><a href={`/api/traces/${trace.id}/file`} download>Save</a></td>
+                  <td><a href={`/api/traces/${trace.id}/file`} download>Save</a> <Deleting id={trace.id} name={trace.name} /></td>
                 </tr>
               ))}
             </tbody>
@@ -36,6 +36,22 @@ export function TracesPage() {
         <p className={styles.foot}>What a trace says is an aid to finding the cause. Limits and inspections are the approved manuals’.</p>
       </main>
     </div>
+  );
+}
+
+/** Two presses: what is deleted does not come back. */
+function Deleting({ id, name }: { id: string; name: string }) {
+  const queries = useQueryClient();
+  const [asked, setAsked] = useState(false);
+  const remove = useMutation({
+    mutationFn: () => answered(api.DELETE('/api/traces/{id}', { params: { path: { id } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['traces'] }),
+  });
+  return (
+    <Button size="compact-md" variant="subtle" loading={remove.isPending} onBlur={() => setAsked(false)}
+      aria-label={asked ? `Delete ${name} for good` : `Delete ${name}`} onClick={() => (asked ? remove.mutate() : setAsked(true))}>
+      {asked ? 'Delete for good' : 'Delete'}
+    </Button>
   );
 }
 

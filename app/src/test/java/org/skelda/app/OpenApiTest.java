@@ -33,6 +33,7 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
@@ -40,6 +41,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The committed OpenAPI document is the one the code gives; run with -Dskelda.openapi.write=true to renew it. */
 @ServerTest
+@TestPropertySource(properties = "springdoc.paths-to-match=/api/**")
 @AutoConfigureMockMvc
 @Import(OpenApiTest.Records.class)
 class OpenApiTest {

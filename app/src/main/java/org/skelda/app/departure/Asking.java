@@ -18,16 +18,22 @@ import org.skelda.sim.ControlMove;
 final class Asking {
     private final CommandRequest request;
     private final Function<String, Person> people;
+    private final boolean office;
     private final List<Problem.Violation> violations = new ArrayList<>();
 
-    private Asking(CommandRequest request, Function<String, Person> people) {
+    private Asking(CommandRequest request, Function<String, Person> people, boolean office) {
         this.request = request;
         this.people = people;
+        this.office = office;
     }
 
-    /** @param people finds a person of the operator by id @throws ProblemException bad-request with the missing fields */
-    static Command command(CommandRequest request, Function<String, Person> people) {
-        Asking asking = new Asking(request, people);
+    /**
+     * @param people finds a person of the operator by id
+     * @param office whether the operator's office asks
+     * @throws ProblemException bad-request with the missing fields
+     */
+    static Command command(CommandRequest request, Function<String, Person> people, boolean office) {
+        Asking asking = new Asking(request, people, office);
         Ask ask = asking.ask();
         if (ask == null || !asking.violations.isEmpty()) {
             throw new ProblemException(Problems.badRequest("The request does not fit.").with(asking.violations));
@@ -60,7 +66,7 @@ final class Asking {
             case UNDO_TAP -> all(need("engine", request.engine()), need("tap", request.tap())) ? new Ask.UndoTap(request.engine(), request.tap(), request.reason()) : null;
             case TYPE_FIGURES -> need("engine", request.engine()) ? new Ask.TypeFigures(request.engine(), request.peak_c(), request.dip_v()) : null;
             case SIGN -> need("password", request.password()) ? new Ask.Sign() : null;
-            case AMEND -> need("text", request.text()) ? new Ask.Amend(request.text()) : null;
+            case AMEND -> need("text", request.text()) ? new Ask.Amend(request.text(), office) : null;
             case ABANDON -> need("reason", request.reason()) ? new Ask.Abandon(request.reason()) : null;
         };
     }

@@ -1,12 +1,15 @@
 package org.skelda.app.departure;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.Passwords;
 import org.skelda.app.people.SignedIn;
@@ -18,6 +21,7 @@ import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Lifecycle;
 import org.skelda.core.departure.Opening;
 import org.skelda.core.departure.Person;
+import org.skelda.formats.record.RecordSeal;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -39,13 +43,17 @@ import tools.jackson.databind.json.JsonMapper;
 @RequestMapping("/api/departures")
 class DepartureController {
     private final Departures departures;
+    private final OpenStreams streams;
+    private final InstallationKey key;
     private final Passwords passwords;
     private final Accounts accounts;
     private final ServerClock clock;
     private final JsonMapper json;
 
-    DepartureController(Departures departures, Passwords passwords, Accounts accounts, ServerClock clock, JsonMapper json) {
+    DepartureController(Departures departures, OpenStreams streams, InstallationKey key, Passwords passwords, Accounts accounts, ServerClock clock, JsonMapper json) {
         this.departures = departures;
+        this.streams = streams;
+        this.key = key;
         this.passwords = passwords;
         this.accounts = accounts;
         this.clock = clock;
@@ -72,7 +80,7 @@ class DepartureController {
     DeskPage desk(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         Departures.Standing standing = departures.standing(id, clock.instant());
-        return DeskPage.of(standing.state(), standing.view());
+        return DeskPage.of(standing.state(), standing.view(), RecordSeal.fingerprint(key.published()));
     }
 
     @GetMapping("/{id}/view")
@@ -89,11 +97,12 @@ class DepartureController {
     }
 
     @PostMapping("/{id}/commands")
-    Departures.Answer command(@PathVariable UUID id, @Valid @RequestBody CommandRequest request, @AuthenticationPrincipal SignedIn person) {
+    Departures.Answer command(@PathVariable UUID id, @Valid @RequestBody CommandRequest request, @AuthenticationPrincipal SignedIn person,
+            HttpServletRequest http, HttpSession session) {
         departures.checkOwner(id, person.operatorId());
-        Command command = Asking.command(request, personId -> crewMember(personId, person.operatorId()));
+        Command command = Asking.command(request, personId -> crewMember(personId, person.operatorId()), http.isUserInRole(Account.ADMINISTRATOR));
         if (request.ask() == CommandRequest.Kind.SIGN) {
-            passwords.checkAgain(person, String.valueOf(request.password()));
+            passwords.checkAgain(person, session.getId(), String.valueOf(request.password()));
         }
         String hash = Departures.requestHash(json, request, person.person());
         return departures.execute(id, command, hash, person.person(), clock.instant());
@@ -113,10 +122,13 @@ class DepartureController {
             @RequestHeader(name = "Last-Event-ID", required = false) @Nullable Long lastEventId,
             @RequestParam(defaultValue = "0") long after,
             @AuthenticationPrincipal SignedIn person,
+            HttpSession session,
             HttpServletResponse response) {
         departures.checkOwner(id, person.operatorId());
         response.setHeader("X-Accel-Buffering", "no");
-        Reader reader = departures.read(id, lastEventId == null ? after : lastEventId, clock.instant());
+        Reader reader = new Reader(person.id(), session.getId());
+        streams.add(reader);
+        departures.read(id, lastEventId == null ? after : lastEventId, clock.instant(), reader);
         reader.start();
         return reader.emitter();
     }

@@ -44,17 +44,22 @@ public class Departures {
     private static final Duration TODAY_BEFORE = Duration.ofHours(12);
     private static final Duration TODAY_AFTER = Duration.ofHours(24);
 
+    /** Long enough that a page which comes back finds it, short enough that a day's departures do not pile up. */
+    private static final Duration KEPT_UNUSED = Duration.ofMinutes(2);
+
     private static final TypeReference<Map<String, Object>> EVENT = new TypeReference<>() {};
 
     private final LogStore store;
     private final Packs packs;
+    private final InstallationKey key;
     private final JsonMapper json;
     private final ApplicationEventPublisher listeners;
     private final ConcurrentHashMap<UUID, LiveDeparture> live = new ConcurrentHashMap<>();
 
-    Departures(LogStore store, Packs packs, JsonMapper json, ApplicationEventPublisher listeners) {
+    Departures(LogStore store, Packs packs, InstallationKey key, JsonMapper json, ApplicationEventPublisher listeners) {
         this.store = store;
         this.packs = packs;
+        this.key = key;
         this.json = json;
         this.listeners = listeners;
     }
@@ -93,20 +98,12 @@ public class Departures {
      * @throws ProblemException when it is refused; the refusal is stored as the answer to this command id
      */
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
-        LiveDeparture departure = live(departureId);
-        departure.lock.lock();
-        try {
+        return with(departureId, departure -> {
             Optional<StoredAnswer> earlier = store.answer(departureId, command.id());
             return earlier.isPresent()
                     ? again(departure, earlier.get(), requestHash, at)
                     : decide(departure, command, requestHash, actor, at);
-        } catch (DataIntegrityViolationException e) {
-            // Somebody else wrote to this log: forget what is in memory and read it anew the next time.
-            live.remove(departureId, departure);
-            throw e;
-        } finally {
-            departure.lock.unlock();
-        }
+        });
     }
 
     private Answer again(LiveDeparture departure, StoredAnswer earlier, String requestHash, Instant at) {
@@ -159,9 +156,7 @@ public class Departures {
      * @return whether they were taken: a departure that is closed takes none
      */
     public boolean record(UUID departureId, List<Event> facts, Person by, Instant at) {
-        LiveDeparture departure = live(departureId);
-        departure.lock.lock();
-        try {
+        return with(departureId, departure -> {
             if (departure.state().lifecycle().closed()) {
                 return false;
             }
@@ -169,12 +164,7 @@ public class Departures {
             store.append(prepared.events());
             published(departure, prepared, facts, at);
             return true;
-        } catch (DataIntegrityViolationException e) {
-            live.remove(departureId, departure);
-            throw e;
-        } finally {
-            departure.lock.unlock();
-        }
+        });
     }
 
     /** Tells everyone who reads a departure's stream something that is not stored. @param message made only when somebody reads */
@@ -223,13 +213,12 @@ public class Departures {
     }
 
     Standing standing(UUID departureId, Instant at) {
-        LiveDeparture departure = live(departureId);
-        return locked(departure, d -> new Standing(d.state(), d.view(at)));
+        return with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
     }
 
     /** The state as it is, for whoever scripts a departure. */
     public Departure state(UUID departureId) {
-        return locked(live(departureId), LiveDeparture::state);
+        return with(departureId, LiveDeparture::state);
     }
 
     /** The stored envelopes behind a number, in order. */
@@ -238,7 +227,7 @@ public class Departures {
     }
 
     String record(UUID departureId) {
-        return DepartureRecord.write(envelopes(departureId, 0));
+        return DepartureRecord.write(envelopes(departureId, 0), key.seal());
     }
 
     /** @throws ProblemException not-found when the departure does not exist or is another operator's */
@@ -248,14 +237,12 @@ public class Departures {
         }
     }
 
-    /** Opens a stream: the events behind {@code after}, the view, then whatever comes, without a gap. */
-    Reader read(UUID departureId, long after, Instant at) {
-        LiveDeparture departure = live(departureId);
-        return locked(departure, d -> {
-            Reader reader = new Reader();
-            store.events(departureId, after).forEach(event -> reader.offer(new StreamMessage("log", event.seq(), event.envelope())));
-            reader.offer(new StreamMessage("view", null, json.writeValueAsString(d.view(at))));
-            d.readers.add(reader);
+    /** Gives a reader the events behind {@code after}, the view, then whatever comes, without a gap. */
+    void read(UUID departureId, long after, Instant at, Reader reader) {
+        with(departureId, departure -> {
+            reader.readsFirst(new LogPages(store, departureId, after, departure.state().seq()));
+            reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.view(at))));
+            departure.readers.add(reader);
             return reader;
         });
     }
@@ -287,16 +274,53 @@ public class Departures {
         });
     }
 
-    private Plan plan(Event.Opened opened) {
-        return packs.planOf(opened.opening());
+    /** Works on a departure as its one owner. */
+    private <T> T with(UUID departureId, Function<LiveDeparture, T> work) {
+        while (true) {
+            LiveDeparture departure = live(departureId);
+            departure.lock.lock();
+            try {
+                if (!departure.isGone()) {
+                    departure.use();
+                    return work.apply(departure);
+                }
+            } catch (DataIntegrityViolationException e) {
+                // Somebody else wrote to this log: what is in memory is forgotten, and read anew the next time.
+                forget(departureId, departure);
+                throw e;
+            } finally {
+                departure.lock.unlock();
+            }
+        }
     }
 
-    private static <T> T locked(LiveDeparture departure, Function<LiveDeparture, T> work) {
-        departure.lock.lock();
-        try {
-            return work.apply(departure);
-        } finally {
-            departure.lock.unlock();
-        }
+    /** Departures that nobody looks at leave memory; they come back unnoticed, for all that they are is in their logs. */
+    void tidy(long steady_ns) {
+        live.forEach((id, departure) -> {
+            departure.readers.endStuck(steady_ns);
+            if (departure.isUnused(steady_ns, KEPT_UNUSED) && departure.lock.tryLock()) {
+                try {
+                    if (departure.isUnused(steady_ns, KEPT_UNUSED)) {
+                        forget(id, departure);
+                    }
+                } finally {
+                    departure.lock.unlock();
+                }
+            }
+        });
+    }
+
+    /** How many are in memory. */
+    int inMemory() {
+        return live.size();
+    }
+
+    private void forget(UUID departureId, LiveDeparture departure) {
+        departure.leave();
+        live.remove(departureId, departure);
+    }
+
+    private Plan plan(Event.Opened opened) {
+        return packs.planOf(opened.opening());
     }
 }

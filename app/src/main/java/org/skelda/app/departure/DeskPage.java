@@ -22,16 +22,17 @@ import org.skelda.core.procedure.Seat;
  *
  * @param typeName the type as people call it
  * @param modifications what differs on this tail, in words
+ * @param sealedBy fingerprint of the installation that seals its record
  */
 record DeskPage(
         UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
-        List<String> modifications, List<ProcedureText> procedures, List<PanelMap> maps, DepartureView view) {
+        List<String> modifications, String sealedBy, List<ProcedureText> procedures, List<PanelMap> maps, DepartureView view) {
 
-    static DeskPage of(Departure departure, DepartureView view) {
+    static DeskPage of(Departure departure, DepartureView view, String sealedBy) {
         Opening opening = departure.opening();
         Plan plan = departure.plan();
         return new DeskPage(opening.departureId(), opening.kind(), opening.tail(), plan.type().name(), opening.flight(), opening.from(), opening.to(),
-                opening.stand(), opening.offBlock(), plan.type().modifications(),
+                opening.stand(), opening.offBlock(), plan.type().modifications(), sealedBy,
                 plan.procedures().stream().map(ProcedureText::of).toList(), List.copyOf(plan.type().maps().values()), view);
     }
 

@@ -1,6 +1,7 @@
 package org.skelda.app.departure;
 
 import com.github.f4b6a3.uuid.UuidCreator;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +27,8 @@ final class LiveDeparture {
 
     final ReentrantLock lock = new ReentrantLock();
     final Readers readers = new Readers();
+    private boolean gone;
+    private volatile long usedAt_ns = System.nanoTime();
     private Departure state;
     private String headHash;
 
@@ -44,6 +47,27 @@ final class LiveDeparture {
 
     Departure state() {
         return state;
+    }
+
+    /** Somebody has use for it. */
+    void use() {
+        usedAt_ns = System.nanoTime();
+    }
+
+    /** Nobody reads it, and nobody has had use for it for that long. @param steady_ns now */
+    boolean isUnused(long steady_ns, Duration forSoLong) {
+        return readers.count() == 0 && steady_ns - usedAt_ns > forSoLong.toNanos();
+    }
+
+    /** Whether it was forgotten while somebody waited for its lock; what is in the log is then to be folded anew. */
+    boolean isGone() {
+        return gone;
+    }
+
+    /** Its memory is given back: its readers are ended, and whoever waits for it folds the log anew. Only with its lock. */
+    void leave() {
+        gone = true;
+        readers.end();
     }
 
     DepartureView view(Instant at) {

@@ -6,29 +6,39 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.skelda.app.store.DiskSpace;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Where logs are kept. An append and the answer to its command are one transaction of one departure. */
 @Repository
 class LogStore {
+    private final DiskSpace space;
+
     @PersistenceContext
     private EntityManager entities;
 
+    LogStore(DiskSpace space) {
+        this.space = space;
+    }
+
     @Transactional
     public void open(StoredDeparture departure, StoredEvent first) {
+        space.check();
         entities.persist(departure);
         entities.persist(first);
     }
 
     @Transactional
     public void append(List<StoredEvent> events, StoredAnswer answer) {
+        space.check();
         events.forEach(entities::persist);
         entities.persist(answer);
     }
 
     @Transactional
     public void append(List<StoredEvent> events) {
+        space.check();
         events.forEach(entities::persist);
     }
 
@@ -36,6 +46,13 @@ class LogStore {
     public List<StoredEvent> events(UUID departureId, long afterSeq) {
         return entities.createQuery("from StoredEvent where departureId = :id and seq > :after order by seq", StoredEvent.class)
                 .setParameter("id", departureId).setParameter("after", afterSeq).getResultList();
+    }
+
+    /** @param afterSeq exclusive; @param lastSeq inclusive */
+    @Transactional(readOnly = true)
+    public List<StoredEvent> events(UUID departureId, long afterSeq, long lastSeq) {
+        return entities.createQuery("from StoredEvent where departureId = :id and seq > :after and seq <= :last order by seq", StoredEvent.class)
+                .setParameter("id", departureId).setParameter("after", afterSeq).setParameter("last", lastSeq).getResultList();
     }
 
     @Transactional(readOnly = true)

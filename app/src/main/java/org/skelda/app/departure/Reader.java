@@ -1,8 +1,12 @@
 package org.skelda.app.departure;
 
 import java.io.IOException;
+import java.util.Collections;
+import java.util.Iterator;
+import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -10,28 +14,63 @@ import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * One reader of a stream. Messages wait in a queue, so that a slow reader holds nobody up; one that falls too far behind
- * is let go and comes back with the number of its last event.
+ * One reader of a stream. It reads the log first, and then what waits in its queue, so that a slow reader holds nobody up; one that
+ * falls too far behind is let go and comes back with the number of its last event.
  */
 final class Reader {
     private static final Logger LOG = LoggerFactory.getLogger(Reader.class);
     private static final int FAR_BEHIND = 2000;
+    private static final long STUCK_ns = 10_000_000_000L;
     private static final StreamMessage END = new StreamMessage("end", null, "");
 
     private final SseEmitter emitter = new SseEmitter(0L);
     private final BlockingQueue<StreamMessage> queue = new ArrayBlockingQueue<>(FAR_BEHIND);
     private final AtomicBoolean ended = new AtomicBoolean();
-    private Runnable onEnd = () -> { };
+    private final List<Runnable> onEnd = new CopyOnWriteArrayList<>();
+    private Iterator<StreamMessage> before = Collections.emptyIterator();
+    private final String personId;
+    private final String sessionId;
+    /** Nanoseconds of the steady clock since the message that is being sent; 0 while none is. */
+    private volatile long sendingSince_ns;
+
+    /** @param personId who reads; @param sessionId of the session in which the stream was opened, which ends it */
+    Reader(String personId, String sessionId) {
+        this.personId = personId;
+        this.sessionId = sessionId;
+        emitter.onCompletion(this::end);
+        emitter.onTimeout(this::end);
+        emitter.onError(_ -> end());
+    }
+
+    String personId() {
+        return personId;
+    }
+
+    String sessionId() {
+        return sessionId;
+    }
 
     SseEmitter emitter() {
         return emitter;
     }
 
+    /** What is to be done when it ends; at once when it has. */
     void onEnd(Runnable action) {
-        onEnd = action;
-        emitter.onCompletion(this::end);
-        emitter.onTimeout(this::end);
-        emitter.onError(_ -> end());
+        onEnd.add(action);
+        if (ended.get()) {
+            action.run();
+        }
+    }
+
+    /** Whether a message has been on its way for longer than a living device takes. @param steady_ns now */
+    boolean isStuck(long steady_ns) {
+        long since = sendingSince_ns;
+        return since != 0 && steady_ns - since > STUCK_ns;
+    }
+
+    /** What is to be read before anything that comes from now on; as long as it likes, for it is not held in the queue. */
+    void readsFirst(Iterator<StreamMessage> messages) {
+        before = messages;
     }
 
     void start() {
@@ -46,13 +85,15 @@ final class Reader {
 
     private void send() {
         try {
+            while (!ended.get() && before.hasNext()) {
+                send(before.next());
+            }
             while (!ended.get()) {
                 StreamMessage message = queue.take();
                 if (message == END) {
                     break;
                 }
-                SseEmitter.SseEventBuilder event = SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
-                emitter.send(message.id() == null ? event : event.id(message.id().toString()));
+                send(message);
             }
             emitter.complete();
         } catch (IOException | IllegalStateException e) {
@@ -64,9 +105,17 @@ final class Reader {
         }
     }
 
-    private void end() {
+    private void send(StreamMessage message) throws IOException {
+        SseEmitter.SseEventBuilder event = SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
+        sendingSince_ns = System.nanoTime() | 1;
+        emitter.send(message.id() == null ? event : event.id(message.id().toString()));
+        sendingSince_ns = 0;
+    }
+
+    /** Ends the stream; its page opens another when it is still there. */
+    void end() {
         if (ended.compareAndSet(false, true)) {
-            onEnd.run();
+            onEnd.forEach(Runnable::run);
             queue.clear();
             queue.offer(END);
         }

@@ -16,6 +16,15 @@ final class Readers {
         open.forEach(reader -> reader.offer(message));
     }
 
+    /** Lets those go whose device takes nothing any more. @param steady_ns now */
+    void endStuck(long steady_ns) {
+        open.stream().filter(reader -> reader.isStuck(steady_ns)).forEach(Reader::end);
+    }
+
+    void end() {
+        open.forEach(Reader::end);
+    }
+
     int count() {
         return open.size();
     }

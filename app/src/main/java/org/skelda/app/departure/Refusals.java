@@ -47,6 +47,8 @@ final class Refusals {
             case Refusal.Closed(Lifecycle lifecycle) -> of("departure-closed", CONFLICT, "Departure closed",
                     "This departure is " + (lifecycle == Lifecycle.SIGNED ? "signed." : "given up."),
                     lifecycle == Lifecycle.SIGNED ? "Add an amendment if something is missing." : "Open another under Today.");
+            case Refusal.NotOfThisCrew() -> of("not-seated", FORBIDDEN, "Not of this crew", "You held no seat on this departure.",
+                    "Ask one who did, or your operator's office, to add it.");
             case Refusal.NotSigned _ -> of("departure-closed", CONFLICT, "Not signed", "Only a signed record can be amended.",
                     "Answer or take back the line itself.");
             case Refusal.UnknownLine(String name) -> of("unknown-line", NOT_FOUND, "Unknown line",

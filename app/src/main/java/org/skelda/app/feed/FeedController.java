@@ -1,11 +1,8 @@
 package org.skelda.app.feed;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -13,66 +10,51 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.fleet.Fleet;
-import org.skelda.app.people.Accounts;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.formats.feed.InvalidFeed;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Takes readings in, and issues and revokes the tokens for it. */
+/** Takes readings in; issues and revokes the tokens for it, which the chain of filters allows to administrators alone. */
 @RestController
 @RequestMapping("/api/feeds")
 class FeedController {
-    private static final String BEARER = "Bearer ";
-    /** A revoked token is refused at the latest this long after. */
-    private static final Duration KNOWN_FOR = Duration.ofSeconds(1);
-
     private final Feeds feeds;
     private final LiveStarts starts;
     private final Fleet fleet;
-    private final Accounts accounts;
     private final FeedNews news;
     private final ServerClock clock;
-    private final Cache<Key, Optional<Feeds.Feed>> known = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(1000).build();
+    private final FeedDoor door;
 
-    FeedController(Feeds feeds, LiveStarts starts, Fleet fleet, Accounts accounts, FeedNews news, ServerClock clock) {
+    FeedController(Feeds feeds, LiveStarts starts, Fleet fleet, FeedNews news, FeedDoor door, ServerClock clock) {
         this.feeds = feeds;
         this.starts = starts;
         this.fleet = fleet;
-        this.accounts = accounts;
         this.news = news;
+        this.door = door;
         this.clock = clock;
     }
 
-    private record Key(UUID id, String token) {}
-
     /** A batch of readings as newline-delimited JSON. Nothing of a batch with a malformed line is kept. */
     @PostMapping(path = "/{feedId}/samples", consumes = "application/x-ndjson")
-    LiveStarts.Counts samples(@PathVariable UUID feedId, @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) @Nullable String authorization,
-            @RequestBody byte[] body) {
-        if (authorization == null || !authorization.startsWith(BEARER)) {
-            throw new ProblemException(Problems.feedToken());
-        }
-        Feeds.Feed feed = known.get(new Key(feedId, authorization.substring(BEARER.length())), key -> feeds.opened(key.id(), key.token()))
-                .orElseThrow(() -> new ProblemException(Problems.feedToken()));
+    LiveStarts.Counts samples(@PathVariable UUID feedId, @RequestAttribute(FeedDoor.FEED) Feeds.Feed feed, @RequestBody byte[] body) {
         try {
             Instant now = clock.instant();
             LiveStarts.Counts counts = starts.take(new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()), body, now);
-            news.note(feed.id(), counts, now);
+            news.note(feedId, counts, now);
             return counts;
         } catch (InvalidFeed e) {
             throw new ProblemException(Problems.feedInvalid(String.valueOf(e.getMessage())));
@@ -93,7 +75,6 @@ class FeedController {
 
     @GetMapping
     Overview all(@AuthenticationPrincipal SignedIn person) {
-        administrator(person);
         return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()).stream().map(this::row).toList());
     }
 
@@ -106,7 +87,6 @@ class FeedController {
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     IssuedFeed issue(@Valid @RequestBody FeedRequest request, @AuthenticationPrincipal SignedIn person) {
-        administrator(person);
         if (fleet.find(person.operatorId(), request.tail()).isEmpty()) {
             throw new ProblemException(Problems.badRequest("The request does not fit.")
                     .with(List.of(new Problem.Violation("tail", "is no tail of your operator"))));
@@ -118,17 +98,10 @@ class FeedController {
     @DeleteMapping("/{feedId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void revoke(@PathVariable UUID feedId, @AuthenticationPrincipal SignedIn person) {
-        administrator(person);
         if (!feeds.revoke(feedId, person.operatorId(), person.id(), clock.instant())) {
             throw new ProblemException(Problem.of("not-found", HttpStatus.NOT_FOUND.value(), "No such feed",
                     "There is no such feed at your operator, or it was revoked before.", "Check its id."));
         }
-        known.invalidateAll();
-    }
-
-    private void administrator(SignedIn person) {
-        if (accounts.findById(person.id()).filter(account -> account.administrator()).isEmpty()) {
-            throw new ProblemException(Problems.notAdministrator());
-        }
+        door.forget();
     }
 }

@@ -33,7 +33,7 @@ class LogbookController {
         this.clock = clock;
     }
 
-    /** @param crew names of who held a seat at the end; @param signedAt when its log ended; @param starts every attempt, by engine */
+    /** @param crew names of who held a seat at the end; @param signedAt when it was signed, whatever was added since; @param starts every attempt, by engine */
     record LogbookRow(UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, Instant offBlock, Instant signedAt, List<String> crew,
             List<StartRecord> starts) {}
 
@@ -53,7 +53,12 @@ class LogbookController {
     private static LogbookRow row(Departure departure) {
         var opening = departure.opening();
         return new LogbookRow(opening.departureId(), opening.kind(), opening.tail(), departure.plan().type().name(), opening.flight(), opening.from(), opening.to(),
-                opening.offBlock(), departure.at(), departure.seats().values().stream().map(seated -> seated.person().name()).toList(),
+                opening.offBlock(), signedAt(departure), departure.seats().values().stream().map(seated -> seated.person().name()).toList(),
                 departure.starts().entrySet().stream().sorted(Map.Entry.comparingByKey()).flatMap(entry -> entry.getValue().stream()).toList());
+    }
+
+    private static Instant signedAt(Departure departure) {
+        Instant signed = departure.signedAt();
+        return signed == null ? departure.at() : signed;
     }
 }

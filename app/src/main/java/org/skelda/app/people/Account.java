@@ -7,6 +7,9 @@ import org.skelda.core.departure.Person;
 /** Someone who may sign in. */
 @Entity
 public class Account {
+    /** Role of the operator's office: issues and revokes feeds, amends any record of the operator. */
+    public static final String ADMINISTRATOR = "ADMINISTRATOR";
+
     @Id
     private String id;
     private String operatorId;
@@ -39,7 +42,7 @@ public class Account {
 
     boolean demo() { return demo; }
 
-    /** Whether the person may issue and revoke tokens. */
+    /** Whether the person is of the operator's office. */
     public boolean administrator() { return administrator; }
 
     /** The same account with an administrator's rights. */

@@ -7,32 +7,47 @@ import io.github.bucket4j.ConsumptionProbe;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 
-/** Checks passwords. Wrong ones use up tries; a demo account answers on this machine only. */
+/**
+ * Checks passwords. Wrong ones use up tries: of a name from one address, and of that address for all names together, so that a
+ * stranger's tries block nobody who signs in from elsewhere. Signing has tries of its own, counted by session. A demo account
+ * answers on this machine only.
+ */
 @Service
 public class Passwords {
     /** Of a password that nobody knows: it is checked against where there is no account. Made beforehand, for a hash takes its time. */
     private static final String NOBODYS_HASH = "$2a$11$MTwkTMskmVn/bw6/M.DcaOwxuZKiQSzmpQyKyp8mBkpt0KhjopwlS";
     private static final int TRIES = 5;
+    private static final int TRIES_OF_AN_ADDRESS = 30;
     private static final Duration TRIES_COME_BACK = Duration.ofMinutes(1);
-    private static final int NAMES_REMEMBERED = 10_000;
+    private static final int REMEMBERED = 10_000;
 
     private final Accounts accounts;
-    private final PasswordEncoder encoder;
-    private final LoadingCache<String, Bucket> tries = Caffeine.newBuilder()
-            .maximumSize(NAMES_REMEMBERED)
-            .expireAfterAccess(TRIES_COME_BACK.multipliedBy(2))
-            .build(_ -> Bucket.builder().addLimit(limit -> limit.capacity(TRIES).refillGreedy(TRIES, TRIES_COME_BACK)).build());
+    private final AccountStanding standing;
+    private final Hashing hashing;
+    private final LoadingCache<NameFromAddress, Bucket> ofNames = buckets(TRIES);
+    private final LoadingCache<String, Bucket> ofAddresses = buckets(TRIES_OF_AN_ADDRESS);
+    private final LoadingCache<String, Bucket> ofSessions = buckets(TRIES);
 
-    Passwords(Accounts accounts, PasswordEncoder encoder) {
+    /** @param name as typed, in small letters; it need not exist */
+    private record NameFromAddress(String name, String address) {}
+
+    Passwords(Accounts accounts, AccountStanding standing, Hashing hashing) {
         this.accounts = accounts;
-        this.encoder = encoder;
+        this.standing = standing;
+        this.hashing = hashing;
+    }
+
+    private static <K> LoadingCache<K, Bucket> buckets(int tries) {
+        return Caffeine.newBuilder().maximumSize(REMEMBERED).expireAfterAccess(TRIES_COME_BACK.multipliedBy(2))
+                .build(_ -> Bucket.builder().addLimit(limit -> limit.capacity(tries).refillGreedy(tries, TRIES_COME_BACK)).build());
     }
 
     /**
@@ -40,41 +55,43 @@ public class Passwords {
      * @param password as typed
      * @param remoteAddress where the request came from
      * @return the account
-     * @throws ProblemException sign-in when they do not fit, throttled after too many wrong tries
+     * @throws ProblemException sign-in when they do not fit, throttled after too many wrong tries or while too many wait
      */
     Account check(String accountName, String password, String remoteAddress) {
-        Optional<Account> account = accounts.findByAccountName(accountName.strip().toLowerCase(Locale.ROOT));
-        return spendingTry(accountName.strip().toLowerCase(Locale.ROOT), () -> {
-            // The same work is done for an unknown name, so that the time it takes tells nothing.
-            String hash = account.map(Account::passwordHash).orElse(NOBODYS_HASH);
-            boolean fits = encoder.matches(password, hash);
-            return account.filter(found -> fits && mayAnswer(found, remoteAddress));
-        }).orElseThrow(() -> new ProblemException(Problems.wrongPassword()));
-    }
-
-    /** Whether this is the password of the person who is signed in. Wrong ones use up the same tries. */
-    public void checkAgain(SignedIn person, String password) {
-        Account account = accounts.findById(person.id()).orElseThrow(() -> new ProblemException(Problems.signIn()));
-        spendingTry(account.accountName(), () -> Optional.of(account).filter(a -> encoder.matches(password, a.passwordHash())))
-                .orElseThrow(() -> new ProblemException(Problems.wrongSigningPassword()));
-    }
-
-    private Optional<Account> spendingTry(String name, java.util.function.Supplier<Optional<Account>> check) {
-        Bucket bucket = tries.get(name);
-        ConsumptionProbe probe = bucket.tryConsumeAndReturnRemaining(1);
-        if (!probe.isConsumed()) {
-            long seconds = Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1;
-            throw new ProblemException(Problems.throttled(seconds));
-        }
-        Optional<Account> found = check.get();
-        if (found.isPresent()) {
-            bucket.addTokens(1);
-        }
+        String name = accountName.strip().toLowerCase(Locale.ROOT);
+        spend("for this name", ofAddresses.get(remoteAddress), ofNames.get(new NameFromAddress(name, remoteAddress)));
+        Optional<Account> account = accounts.findByAccountName(name);
+        // The same work is done for an unknown name, so that the time it takes tells nothing.
+        boolean fits = hashing.fits(password, account.map(Account::passwordHash).orElse(NOBODYS_HASH));
+        Account found = account.filter(one -> fits && standing.answers(one, remoteAddress)).orElseThrow(() -> new ProblemException(Problems.wrongPassword()));
+        giveBack(ofAddresses.get(remoteAddress), ofNames.get(new NameFromAddress(name, remoteAddress)));
         return found;
     }
 
-    private static boolean mayAnswer(Account account, String remoteAddress) {
-        return !account.demo() || isThisMachine(remoteAddress);
+    /** Whether this is the password of the person who is signed in. @param sessionId whose tries are used up by wrong ones */
+    public void checkAgain(SignedIn person, String sessionId, String password) {
+        Account account = accounts.findById(person.id()).orElseThrow(() -> new ProblemException(Problems.signIn()));
+        Bucket tries = ofSessions.get(sessionId);
+        spend("for this signature", tries);
+        if (!hashing.fitsAhead(password, account.passwordHash())) {
+            throw new ProblemException(Problems.wrongSigningPassword());
+        }
+        giveBack(tries);
+    }
+
+    private static void spend(String forWhat, Bucket... buckets) {
+        for (int i = 0; i < buckets.length; i++) {
+            ConsumptionProbe probe = buckets[i].tryConsumeAndReturnRemaining(1);
+            if (!probe.isConsumed()) {
+                giveBack(List.of(buckets).subList(0, i).toArray(Bucket[]::new));
+                throw new ProblemException(Problems.throttled("Too many wrong passwords " + forWhat + ".",
+                        Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1));
+            }
+        }
+    }
+
+    private static void giveBack(Bucket... buckets) {
+        Arrays.stream(buckets).forEach(bucket -> bucket.addTokens(1));
     }
 
     static boolean isThisMachine(String address) {

@@ -7,17 +7,20 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.Problems;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.core.Ordered;
-import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+import org.springframework.security.web.firewall.HttpFirewall;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,8 +28,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Configuration
 class SecurityConfiguration {
     private static final int BCRYPT_STRENGTH = 11;
-    /** Aircraft knock here with a token of their own; there is no cookie that another page could borrow. */
-    private static final String FEED_DOOR = "/api/feeds/*/samples";
     private static final String CONTENT_POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
             + "img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; "
             + "frame-ancestors 'none'";
@@ -44,31 +45,21 @@ class SecurityConfiguration {
         };
     }
 
-    /** Ten times a second from every aircraft: no session, and nothing to look up but the token, which the door itself does. */
     @Bean
-    @Order(Ordered.HIGHEST_PRECEDENCE)
-    SecurityFilterChain feedDoor(HttpSecurity http) {
-        return http.securityMatcher(PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, FEED_DOOR))
-                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
-                .csrf(csrf -> csrf.disable())
-                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .securityContext(context -> context.disable())
-                .requestCache(cache -> cache.disable())
-                .logout(logout -> logout.disable())
-                .build();
-    }
-
-    @Bean
-    SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
+    SecurityFilterChain security(HttpSecurity http, AccountStanding standing, ForgeryTokens tokens, JsonMapper json) {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/time").permitAll()
+                        .requestMatchers("/api/feeds", "/api/feeds/**").hasRole(Account.ADMINISTRATOR)
                         .requestMatchers("/api/**").authenticated()
                         .requestMatchers("/actuator/health").permitAll()
                         .requestMatchers("/actuator/**").denyAll()
                         .anyRequest().permitAll())
-                .csrf(csrf -> csrf.spa())
+                .addFilterBefore(standing, AuthorizationFilter.class)
+                // Signing in has no session yet to bind a token to; it looks where the page is from instead.
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
+                        .ignoringRequestMatchers(PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/session")))
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
@@ -79,8 +70,22 @@ class SecurityConfiguration {
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling
                         .authenticationEntryPoint((_, response, _) -> write(json, response, Problems.signIn()))
-                        .accessDeniedHandler((_, response, _) -> write(json, response, Problems.forbidden())))
+                        .accessDeniedHandler((_, response, e) -> write(json, response,
+                                e instanceof CsrfException ? Problems.forbidden() : Problems.notAdministrator())))
                 .build();
+    }
+
+    /** Requests for another's name are refused before anything else looks at them. */
+    @Bean
+    HttpFirewall firewall(OwnHosts hosts) {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(hosts::contains);
+        return firewall;
+    }
+
+    @Bean
+    RequestRejectedHandler rejected(JsonMapper json) {
+        return (_, response, _) -> write(json, response, Problems.rejected());
     }
 
     private static void write(JsonMapper json, HttpServletResponse response, Problem problem) throws IOException {

@@ -8,6 +8,9 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.SkeldaProperties;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
@@ -25,12 +28,19 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
     private final Passwords passwords;
     private final Accounts accounts;
+    private final OwnHosts hosts;
+    private final ForgeryTokens tokens;
+    private final ApplicationEventPublisher listeners;
     private final boolean demo;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    SessionController(Passwords passwords, Accounts accounts, SkeldaProperties properties) {
+    SessionController(Passwords passwords, Accounts accounts, OwnHosts hosts, ForgeryTokens tokens, ApplicationEventPublisher listeners,
+            SkeldaProperties properties) {
         this.passwords = passwords;
         this.accounts = accounts;
+        this.hosts = hosts;
+        this.tokens = tokens;
+        this.listeners = listeners;
         this.demo = properties.demo();
     }
 
@@ -53,7 +63,14 @@ class SessionController {
     record SignInRequest(@NotBlank @Size(max = 60) String account, @NotBlank @Size(max = 200) String password) {}
 
     @GetMapping("/api/session")
-    SessionInfo session(@AuthenticationPrincipal @Nullable SignedIn person, HttpServletRequest request) {
+    SessionInfo session(@AuthenticationPrincipal @Nullable SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+        if (person != null) {
+            tokens.tellAgain(request, response);
+        }
+        return info(person, request);
+    }
+
+    private SessionInfo info(@Nullable SignedIn person, HttpServletRequest request) {
         return new SessionInfo(person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()),
                 person != null && accounts.findById(person.id()).filter(Account::administrator).isPresent(), demoCrew(request));
     }
@@ -69,6 +86,9 @@ class SessionController {
 
     @PostMapping("/api/session")
     SessionInfo signIn(@Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
+        if (!hosts.sent(request)) {
+            throw new ProblemException(Problems.forbidden());
+        }
         Account account = passwords.check(body.account(), body.password(), request.getRemoteAddr());
         SignedIn person = SignedIn.of(account);
         request.getSession();
@@ -78,15 +98,19 @@ class SessionController {
                 person, null, List.of(new SimpleGrantedAuthority("ROLE_CREW"))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return session(person, request);
+        tokens.renew(request, response);
+        return info(person, request);
     }
 
     @DeleteMapping("/api/session")
-    void signOut(HttpServletRequest request) {
+    void signOut(HttpServletRequest request, HttpServletResponse response) {
         var session = request.getSession(false);
         if (session != null) {
+            String id = session.getId();
             session.invalidate();
+            listeners.publishEvent(new SignedOut(id));
         }
+        tokens.saveToken(null, request, response);
         SecurityContextHolder.clearContext();
     }
 

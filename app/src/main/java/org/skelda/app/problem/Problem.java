@@ -34,6 +34,11 @@ public record Problem(
         return new Problem(URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, List.of(), null, null, null);
     }
 
+    /** Says what was kept in other words than that nothing was. */
+    public Problem kept(String words) {
+        return new Problem(type, title, status, detail, words, todo, violations, newest, newer, opensAt, overrides, guards);
+    }
+
     public Problem with(List<Violation> found) {
         return new Problem(type, title, status, detail, kept, todo, List.copyOf(found), newest, newer, opensAt, overrides, guards);
     }

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -35,6 +36,9 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ResponseEntity<Problem> unreadable(HttpMessageNotReadableException e) {
+        if (NestedExceptionUtils.getRootCause(e) instanceof RequestSizeFilter.TooLarge tooLarge) {
+            return answer(tooLarge.problem());
+        }
         if (e.getCause() instanceof MismatchedInputException mismatch && !mismatch.getPath().isEmpty()) {
             String field = mismatch.getPath().getLast().getPropertyName();
             return answer(Problems.badRequest("The request cannot be read.")
@@ -46,6 +50,11 @@ class ProblemAdvice {
     @ExceptionHandler
     ResponseEntity<Problem> mistyped(MethodArgumentTypeMismatchException e) {
         return answer(Problems.badRequest("'" + e.getName() + "' is not of the expected form."));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Problem> tooLarge(RequestSizeFilter.TooLarge e) {
+        return answer(e.problem());
     }
 
     /** A stream whose reader has gone; there is nobody left to answer. */
@@ -62,8 +71,7 @@ class ProblemAdvice {
                     status.getReasonPhrase(), "There is no answer to " + request.getMethod() + " here.", "Check the address."));
         }
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
-        return answer(Problem.of("internal", HttpStatus.INTERNAL_SERVER_ERROR.value(), "The server failed",
-                "The server could not answer; the failure is in its log.", "Try again. If it stays, tell your administrator the time."));
+        return answer(Problems.internal());
     }
 
     private static ResponseEntity<Problem> answer(Problem problem) {

@@ -12,8 +12,20 @@ public final class Problems {
     private static final int TOO_LARGE = 413;
     private static final int UNPROCESSABLE = 422;
     private static final int THROTTLED = 429;
+    private static final int INTERNAL = 500;
+    private static final int INSUFFICIENT_STORAGE = 507;
 
     private Problems() {}
+
+    public static Problem internal() {
+        return of("internal", INTERNAL, "The server failed", "The server could not answer; the failure is in its log.",
+                "Try again. If it stays, tell your administrator the time.").kept("It is not known what was kept; the same command again gets the answer it had, if it had one.");
+    }
+
+    public static Problem storageFull() {
+        return of("storage-full", INSUFFICIENT_STORAGE, "The server's disk is full", "The server's disk has no room to keep anything more; what was kept is safe and can be read.",
+                "Go on by the aircraft's own means, and tell your administrator; the server goes on by itself when there is room.");
+    }
 
     public static Problem badRequest(String detail) {
         return of("bad-request", BAD_REQUEST, "Request not understood", detail, "Correct the named fields and send it again.");
@@ -31,14 +43,24 @@ public final class Problems {
         return of("sign-in", FORBIDDEN, "Not signed", "That is not your password; the record was not signed.", "Enter your own password again.");
     }
 
-    public static Problem throttled(long waitSeconds) {
-        return of("throttled", THROTTLED, "Too many tries", "Too many wrong passwords for this name.",
+    public static Problem throttled(String detail, long waitSeconds) {
+        return of("throttled", THROTTLED, "Too many tries", detail,
                 "Wait " + waitSeconds + " s, then try again.");
+    }
+
+    public static Problem tooManyStreams(int most) {
+        return of("throttled", THROTTLED, "Too many open pages", "You have " + most + " departures open at once, which is as many as one person may.",
+                "Close pages that you no longer need.");
     }
 
     public static Problem forbidden() {
         return of("forbidden", FORBIDDEN, "Not allowed", "The request did not come from this application's own page.",
                 "Reload the page and try again.");
+    }
+
+    public static Problem rejected() {
+        return of("bad-request", BAD_REQUEST, "Request not accepted", "The request names another server than this one, or its address or a header is malformed.",
+                "Open this server by its own name; an administrator can give it further ones.");
     }
 
     public static Problem noSuchDeparture() {
@@ -61,6 +83,11 @@ public final class Problems {
 
     public static Problem traceInvalid(String detail) {
         return of("trace-invalid", UNPROCESSABLE, "Trace refused", detail, "Correct the file at that line, or choose its type, and open it again.");
+    }
+
+    public static Problem traceQuota(long megabytes) {
+        return of("too-large", TOO_LARGE, "No room for more traces", "Your operator keeps " + megabytes + " MB of traces, which is as much as it may.",
+                "Delete traces that nobody needs any more, then open this one again.");
     }
 
     public static Problem noSuchTrace() {
@@ -91,7 +118,7 @@ public final class Problems {
     }
 
     public static Problem tooLarge(long limitBytes) {
-        return of("too-large", TOO_LARGE, "Too large", "The request is over " + limitBytes + " bytes, or does not say its length.",
+        return of("too-large", TOO_LARGE, "Too large", "The request is over " + limitBytes + " bytes.",
                 "Shorten it and send it again.");
     }
 }

@@ -50,16 +50,18 @@ public class Simulator {
     private final Packs packs;
     private final LiveStarts starts;
     private final SkeldaProperties properties;
+    private final OwnDoor door;
     private final ServerClock clock;
     private volatile int port;
     private final Map<UUID, Flight> flights = new ConcurrentHashMap<>();
 
-    Simulator(Departures departures, Feeds feeds, Packs packs, LiveStarts starts, SkeldaProperties properties, ServerClock clock) {
+    Simulator(Departures departures, Feeds feeds, Packs packs, LiveStarts starts, SkeldaProperties properties, OwnDoor door, ServerClock clock) {
         this.departures = departures;
         this.feeds = feeds;
         this.packs = packs;
         this.starts = starts;
         this.properties = properties;
+        this.door = door;
         this.clock = clock;
         // The tokens of the time before went with the server that held them; this must be over before anybody can attach again.
         feeds.revokeSimulated(clock.instant());
@@ -67,7 +69,7 @@ public class Simulator {
 
     @EventListener
     void opened(WebServerInitializedEvent event) {
-        port = event.getWebServer().getPort();
+        port = door.port(event.getWebServer());
     }
 
     /** Goes on with the aircraft that were attached when the server went down. */

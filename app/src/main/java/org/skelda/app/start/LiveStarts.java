@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.start.StartProfile;
@@ -157,6 +158,9 @@ public class LiveStarts {
             if (tail.isIdle(steady_ns) || departures.state(id).lifecycle().closed()) {
                 live.remove(id, tail);
             }
+        } catch (ProblemException e) {
+            // Nothing can be kept at the moment: what was heard stays in memory, and the verdicts go on.
+            LOG.warn("the watch of departure {} could not write to its log: {}", id, e.getMessage());
         } catch (RuntimeException e) {
             // One departure's trouble must not stop the others' watch; it is built again from what is kept.
             LOG.error("the watch of departure {} failed; it is built again", id, e);

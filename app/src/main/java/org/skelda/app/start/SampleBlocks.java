@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.skelda.app.store.DiskSpace;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
@@ -17,13 +18,16 @@ import org.springframework.stereotype.Repository;
 @Repository
 class SampleBlocks {
     private final JdbcClient database;
+    private final DiskSpace space;
 
-    SampleBlocks(JdbcClient database) {
+    SampleBlocks(JdbcClient database, DiskSpace space) {
         this.database = database;
+        this.space = space;
     }
 
     /** Readings of one subject in the order of time, at least one. When this returns, they survive the server. @param late whether they came too late to be judged */
     void store(UUID departureId, String operatorId, Subject subject, StartProfile profile, List<Sample> samples, boolean late) {
+        space.check();
         database.sql("insert into sample_block (id, departure_id, operator_id, subject, first_us, last_us, late, lines) values (?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(UuidCreator.getTimeOrderedEpoch(), departureId, operatorId, subject.toString(), samples.getFirst().at_us(), samples.getLast().at_us(), late,
                         FeedWriter.batch(subject, samples, profile.drive().engine())).update();

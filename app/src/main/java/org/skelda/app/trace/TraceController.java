@@ -24,6 +24,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,6 +40,8 @@ import org.springframework.web.bind.annotation.RestController;
 class TraceController {
     private static final int LONGEST_NAME = 200;
     private static final int LONGEST_OUTCOMES = 400;
+    /** What an operator may keep, bytes: some thousand starts. */
+    private static final long QUOTA_BYTES = 500L * 1000 * 1000;
 
     private final Traces traces;
     private final ServerClock clock;
@@ -67,10 +70,14 @@ class TraceController {
      */
     @PostMapping(consumes = "text/csv")
     @ResponseStatus(HttpStatus.CREATED)
-    Traces.Trace open(@RequestParam String name, @RequestParam(required = false) @Nullable String type,
+    Traces.Trace open(@RequestParam("name") String given, @RequestParam(required = false) @Nullable String type,
             @RequestParam(defaultValue = "0") double elevation_ft, @RequestBody byte[] content, @AuthenticationPrincipal SignedIn person) {
+        String name = given.replaceAll("\\p{Cntrl}", "").strip();
         if (name.isBlank() || name.length() > LONGEST_NAME || !(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
             throw new ProblemException(Problems.badRequest("A name of up to 200 characters and an elevation of -2,000 to 20,000 ft are needed."));
+        }
+        if (traces.bytes(person.operatorId()) + content.length > QUOTA_BYTES) {
+            throw new ProblemException(Problems.traceQuota(QUOTA_BYTES / 1_000_000));
         }
         TraceAnalysis analysis = analysed(name, type, elevation_ft, content);
         String outcomes = analysis.attempts().stream().map(attempt -> attempt.outcome().code()).collect(Collectors.joining(" "));
@@ -107,6 +114,12 @@ class TraceController {
         Traces.Trace trace = find(id, person);
         return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), StandardCharsets.UTF_8)
                 .build().toString()).body(traces.content(id));
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        traces.delete(find(id, person).id());
     }
 
     private Traces.Trace find(UUID id, SignedIn person) {

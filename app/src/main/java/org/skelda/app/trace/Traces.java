@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.skelda.formats.record.Sha256;
+import org.skelda.app.store.DiskSpace;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -18,15 +19,18 @@ class Traces {
     private static final int LISTED = 100;
 
     private final JdbcClient database;
+    private final DiskSpace space;
 
-    Traces(JdbcClient database) {
+    Traces(JdbcClient database, DiskSpace space) {
         this.database = database;
+        this.space = space;
     }
 
     /** @param outcomes of its attempts, in words; empty text when it holds none */
     record Trace(UUID id, String name, String typeId, double elevation_ft, Instant openedAt, String outcomes, String sha256) {}
 
     Trace add(String operatorId, String name, String typeId, double elevation_ft, String by, Instant at, String outcomes, byte[] content) {
+        space.check();
         Trace trace = new Trace(UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
         database.sql("insert into trace (id, operator_id, name, type_id, elevation_ft, opened_by, opened_at, outcomes, sha256, content) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(trace.id(), operatorId, name, typeId, elevation_ft, by, Timestamp.from(at), outcomes, trace.sha256(), content).update();
@@ -42,6 +46,15 @@ class Traces {
     Optional<Trace> find(String operatorId, UUID id) {
         return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where operator_id = ? and id = ?").params(operatorId, id)
                 .query((row, _) -> trace(row)).optional();
+    }
+
+    /** How much an operator has kept, bytes. */
+    long bytes(String operatorId) {
+        return database.sql("select coalesce(sum(octet_length(content)), 0) from trace where operator_id = ?").params(operatorId).query(Long.class).single();
+    }
+
+    void delete(UUID id) {
+        database.sql("delete from trace where id = ?").params(id).update();
     }
 
     byte[] content(UUID id) {

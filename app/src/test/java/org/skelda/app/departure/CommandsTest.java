@@ -9,9 +9,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.skelda.app.ServerTest;
 import org.skelda.app.people.Accounts;
-import org.skelda.app.people.SignedIn;
+import org.skelda.app.people.OtherOperator;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 
@@ -26,6 +27,8 @@ class CommandsTest {
     private MockMvc mvc;
     @Autowired
     private Accounts accounts;
+    @Autowired
+    private JdbcClient database;
     private CrewOverHttp captain;
     private CrewOverHttp officer;
     private String id;
@@ -115,7 +118,7 @@ class CommandsTest {
 
     @Test
     void anotherOperatorSeesNothingOfIt() throws Exception {
-        CrewOverHttp foreign = new CrewOverHttp(mvc, new SignedIn("f-1", "another-operator", "Someone Else", "Captain"));
+        CrewOverHttp foreign = new CrewOverHttp(mvc, OtherOperator.account(accounts, database));
         assertThat(foreign.read("/api/departures").body().isEmpty()).isTrue();
         for (String path : new String[] {"", "/view", "/events", "/record", "/stream"}) {
             assertThat(foreign.read("/api/departures/" + id + path).slug()).as(path).isEqualTo("not-found");

@@ -24,11 +24,8 @@ final class CrewOverHttp {
     private final RequestPostProcessor who;
 
     CrewOverHttp(MockMvc mvc, Account account) {
-        this(mvc, new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty()));
-    }
-
-    CrewOverHttp(MockMvc mvc, SignedIn person) {
         this.mvc = mvc;
+        SignedIn person = new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty());
         this.who = authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of()));
     }
 

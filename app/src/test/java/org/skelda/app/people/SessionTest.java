@@ -5,6 +5,10 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.skelda.app.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -44,7 +48,7 @@ class SessionTest {
     }
 
     @Test
-    void wrongPasswordsAreThrottledByNameAndOthersGoOn() throws Exception {
+    void wrongPasswordsAreThrottledByNameAndAddressTogether() throws Exception {
         for (int i = 0; i < 5; i++) {
             assertThat(signIn("stenvik", "wrong", "127.0.0.1").getStatus()).isEqualTo(401);
         }
@@ -52,6 +56,40 @@ class SessionTest {
         assertThat(throttled.getStatus()).isEqualTo(429);
         assertThat(throttled.getContentAsString()).contains("urn:skelda:problem:throttled");
         assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
+        assertThat(signIn("stenvik", DemoPassword.TEXT, "127.0.0.2").getStatus()).as("the same person from elsewhere").isEqualTo(200);
+    }
+
+    @Test
+    void oneAddressHasOnlySoManyTriesForAllNamesTogether() throws Exception {
+        int refused = 0;
+        for (int i = 0; i < 40; i++) {
+            refused += signIn("nobody-" + i, "wrong", "192.0.2.66").getStatus() == 429 ? 1 : 0;
+        }
+        assertThat(refused).isBetween(5, 10);
+        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
+    }
+
+    /** A hash is heavy by design; the threads of requests must never do it, or a few strangers stop everything else. */
+    @Test
+    void manyWrongSignInsAtOnceHoldNothingElseUp() throws Exception {
+        List<Future<Integer>> strangers = new ArrayList<>();
+        try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+            for (int i = 0; i < 24; i++) {
+                String address = "198.51.100." + i;
+                strangers.add(threads.submit(() -> signIn("nobody", "wrong", address).getStatus()));
+            }
+            int ticks = 0;
+            while (!strangers.stream().allMatch(Future::isDone)) {
+                threads.submit(() -> answer(get("/api/session")).getStatus()).get();
+                ticks++;
+            }
+            assertThat(ticks).as("requests answered while strangers were hashed").isGreaterThan(24);
+        }
+        List<Integer> statuses = new ArrayList<>();
+        for (Future<Integer> stranger : strangers) {
+            statuses.add(stranger.get());
+        }
+        assertThat(statuses).containsOnly(401, 429).contains(429);
     }
 
     @Test
@@ -59,7 +97,7 @@ class SessionTest {
         MockHttpServletResponse list = answer(get("/api/departures"));
         assertThat(list.getStatus()).isEqualTo(401);
         assertThat(list.getContentAsString()).contains("urn:skelda:problem:sign-in");
-        assertThat(answer(post("/api/session").contentType(MediaType.APPLICATION_JSON).content("{}")).getStatus()).isEqualTo(403);
+        assertThat(answer(post("/api/openings").contentType(MediaType.APPLICATION_JSON).content("{}")).getStatus()).isEqualTo(403);
     }
 
     @Test

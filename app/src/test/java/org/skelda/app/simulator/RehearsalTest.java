@@ -136,7 +136,7 @@ class RehearsalTest {
         when(departure.opening()).thenReturn(opening);
         when(departure.seatOf(captain)).thenReturn(Optional.of(Seat.LEFT));
         Simulator simulator = new Simulator(departures, mock(Feeds.class), mock(Packs.class), mock(LiveStarts.class),
-                new SkeldaProperties(Path.of("data"), false, null, new SkeldaProperties.Clock(1)), clock);
+                new SkeldaProperties(Path.of("data"), false, null, List.of(), new SkeldaProperties.Clock(1)), mock(OwnDoor.class), clock);
         assertThatThrownBy(() -> simulator.attach(UUID.randomUUID(), captain)).isInstanceOf(ProblemException.class).hasMessageContaining("rehearsals only");
     }
 }

@@ -12,6 +12,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.skelda.app.ServerTest;
+import org.skelda.app.people.Account;
+import org.skelda.app.people.Accounts;
+import org.skelda.app.people.OtherOperator;
 import org.skelda.app.people.SignedIn;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.formats.start.TraceWriter;
@@ -19,6 +22,7 @@ import org.skelda.sim.Failure;
 import org.skelda.sim.SimulatedStart;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.test.web.servlet.MockMvc;
@@ -33,9 +37,13 @@ class TraceControllerTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Autowired private MockMvc mvc;
+    @Autowired private Accounts accounts;
+    @Autowired private JdbcClient database;
 
-    private static RequestPostProcessor of(String operator) {
-        return authentication(UsernamePasswordAuthenticationToken.authenticated(new SignedIn("p-9", operator, "Somebody", "Captain"), null, List.of()));
+    private RequestPostProcessor of(String operator) {
+        Account account = operator.equals("another") ? OtherOperator.account(accounts, database) : accounts.findByAccountName("strand").orElseThrow();
+        return authentication(UsernamePasswordAuthenticationToken.authenticated(
+                new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty()), null, List.of()));
     }
 
     private MockHttpServletResponse open(String name, String query, byte[] content) throws Exception {

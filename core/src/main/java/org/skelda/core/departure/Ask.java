@@ -63,8 +63,8 @@ public sealed interface Ask {
     /** Closes the record. */
     record Sign() implements Ask {}
 
-    /** Adds a note to a signed record. */
-    record Amend(String text) implements Ask {}
+    /** Adds a note to a signed record. @param office whether the operator's office asks, which its account says */
+    record Amend(String text, boolean office) implements Ask {}
 
     /** Gives the departure up. */
     record Abandon(String reason) implements Ask {}

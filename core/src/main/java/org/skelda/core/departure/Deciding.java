@@ -95,8 +95,8 @@ public final class Deciding {
             case Ask.UndoTap ask -> seated(() -> taps().undo(ask));
             case Ask.TypeFigures ask -> seated(() -> taps().type(ask));
             case Ask.Sign() -> seated(this::sign);
-            case Ask.Amend(String text) -> text.isBlank()
-                    ? refused(new Refusal.ReasonMissing("an amendment"))
+            case Ask.Amend(String text, boolean office) -> !office && !departure.crew().contains(actor.id()) ? refused(new Refusal.NotOfThisCrew())
+                    : text.isBlank() ? refused(new Refusal.ReasonMissing("an amendment"))
                     : Decision.Accepted.of(new Event.Amended(text.strip()));
             case Ask.Abandon(String reason) -> seated(() -> reason.isBlank()
                     ? refused(new Refusal.ReasonMissing("giving the departure up"))

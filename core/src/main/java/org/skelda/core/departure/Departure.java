@@ -33,6 +33,8 @@ import org.skelda.core.procedure.Seat;
  * @param clocks started clocks, by id
  * @param touched for each subject the newest event on it
  * @param commands ids of all commands that were accepted
+ * @param crew ids of all who ever held a seat
+ * @param signedAt when its record was signed; null before
  * @param amendments notes added after signing
  * @param feed that it is watched by, or was last; null when there was none
  * @param starts the attempts on each engine, in their order
@@ -51,6 +53,8 @@ public record Departure(
         Map<String, RunningClock> clocks,
         Map<String, Long> touched,
         Set<UUID> commands,
+        Set<String> crew,
+        @Nullable Instant signedAt,
         List<String> amendments,
         @Nullable Feed feed,
         Map<Integer, List<StartRecord>> starts,
@@ -68,7 +72,7 @@ public record Departure(
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
         return new Departure(plan, opening, first.at(), Lifecycle.PLANNED, 1, first.at(), Map.of(), Map.of(), Map.of(), Map.of(),
-                Map.of(first.event().subject(), 1L), Set.of(first.commandId()), List.of(), null, Map.of(), Map.of());
+                Map.of(first.event().subject(), 1L), Set.of(first.commandId()), Set.of(), null, List.of(), null, Map.of(), Map.of());
     }
 
     /** Folds a whole log. @param log at least its first entry, in order */
@@ -135,6 +139,8 @@ public record Departure(
         private Map<LineRef, LineRecord> lines;
         private Map<String, Held> holds;
         private Map<String, RunningClock> clocks;
+        private Set<String> crew;
+        private @Nullable Instant signedAt;
         private List<String> amendments;
         private @Nullable Feed feed;
         private Map<Integer, List<StartRecord>> starts;
@@ -148,6 +154,8 @@ public record Departure(
             lines = old.lines;
             holds = old.holds;
             clocks = old.clocks;
+            crew = old.crew;
+            signedAt = old.signedAt;
             amendments = old.amendments;
             feed = old.feed;
             starts = old.starts;
@@ -167,7 +175,7 @@ public record Departure(
                 commands.add(entry.commandId());
             }
             return new Departure(old.plan, old.opening, old.openedAt, lifecycle, entry.seq(), entry.at(), seats, lines, holds, clocks, touched,
-                    commands, amendments, feed, starts, controls);
+                    commands, crew, signedAt, amendments, feed, starts, controls);
         }
 
         private void change() {
@@ -212,7 +220,10 @@ public record Departure(
                     clocks.remove(e.clock());
                 }
                 case Event.Undone e -> undo(e);
-                case Event.Signed _ -> lifecycle = Lifecycle.SIGNED;
+                case Event.Signed _ -> {
+                    lifecycle = Lifecycle.SIGNED;
+                    signedAt = entry.at();
+                }
                 case Event.Amended e -> {
                     amendments = new ArrayList<>(amendments);
                     amendments.add(e.text());
@@ -256,6 +267,10 @@ public record Departure(
         private void seat(Seat seat, Seated seated) {
             seats = copyOf(seats);
             seats.put(seat, seated);
+            if (!crew.contains(seated.person().id())) {
+                crew = new HashSet<>(crew);
+                crew.add(seated.person().id());
+            }
         }
 
         private static Map<Seat, Seated> copyOf(Map<Seat, Seated> seats) {

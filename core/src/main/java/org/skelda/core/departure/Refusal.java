@@ -24,6 +24,9 @@ public sealed interface Refusal {
     /** The departure is signed or abandoned. */
     record Closed(Lifecycle lifecycle) implements Refusal {}
 
+    /** A record is amended only by one who held a seat, or by the operator's office. */
+    record NotOfThisCrew() implements Refusal {}
+
     /** Only a signed record can be amended. */
     record NotSigned(Lifecycle lifecycle) implements Refusal {}
 

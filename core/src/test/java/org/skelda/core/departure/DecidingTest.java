@@ -7,6 +7,7 @@ import static org.skelda.core.departure.TestLog.STRANGER;
 import static org.skelda.core.departure.TestPlans.ref;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.measure.Judgement;
@@ -195,9 +196,24 @@ class DecidingTest {
     @Test
     void aClosedDepartureTakesNothingAndASignedOneOnlyAmendments() {
         assertThat(log.refuse(CAPTAIN, new Ask.Sign())).isInstanceOf(Refusal.NotReadyToSign.class);
-        assertThat(log.refuse(CAPTAIN, new Ask.Amend("note"))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
+        assertThat(log.refuse(CAPTAIN, new Ask.Amend("note", false))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
         log.accept(CAPTAIN, new Ask.Abandon("aircraft change"));
         assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.WALK))).isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
+    }
+
+    @Test
+    void aRecordIsAmendedByWhoeverHeldASeatOrByTheOfficeAndNobodyElse() {
+        log.accept(OFFICER, new Ask.ReleaseSeat(Seat.RIGHT));
+        log.pass(Duration.ofMinutes(5));
+        log.tell(new Event.Signed());
+        Instant signed = log.now();
+        log.pass(Duration.ofHours(3));
+        assertThat(log.refuse(STRANGER, new Ask.Amend("a stranger's note", false))).isEqualTo(new Refusal.NotOfThisCrew());
+        assertThat(log.accept(OFFICER, new Ask.Amend("left the seat before", false))).containsExactly(new Event.Amended("left the seat before"));
+        assertThat(log.accept(STRANGER, new Ask.Amend("of the office", true))).containsExactly(new Event.Amended("of the office"));
+        assertThat(log.state().amendments()).containsExactly("left the seat before", "of the office");
+        assertThat(log.state().signedAt()).as("signed once, whatever was added").isEqualTo(signed);
+        assertThat(log.replayed()).isEqualTo(log.state());
     }
 
     @Test

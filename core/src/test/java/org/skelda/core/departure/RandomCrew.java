@@ -56,7 +56,7 @@ final class RandomCrew {
             case 5, 6 -> new Ask.Undo(line, random.nextBoolean() ? "slip" : null);
             case 7 -> new Ask.Deviate(line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null);
             case 8 -> new Ask.Sign();
-            case 9 -> new Ask.Amend("note");
+            case 9 -> new Ask.Amend("note", false);
             case 10, 11 -> new Ask.ConfirmLine(line);
             default -> fitting(log, line);
         };

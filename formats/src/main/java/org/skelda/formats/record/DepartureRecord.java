@@ -15,10 +15,11 @@ public final class DepartureRecord {
 
     /**
      * @param events the sealed envelopes as stored, in order, at least one; the first is the opening
+     * @param seal of the installation
      * @return the document, indented, ending with a new line
      * @throws IllegalArgumentException when there is no event
      */
-    public static String write(List<String> events) {
+    public static String write(List<String> events, RecordSeal seal) {
         if (events.isEmpty()) {
             throw new IllegalArgumentException("a record has at least its opening");
         }
@@ -32,6 +33,7 @@ public final class DepartureRecord {
                 .put("typeHash", opening.path("typeHash").asString())
                 .put("procedureHash", opening.path("procedureHash").asString());
         record.put("headHash", nodes.getLast().path("hash").asString());
+        seal.write(record, nodes.size());
         record.set("starts", StartsSection.of(nodes));
         record.putArray("events").addAll(nodes);
         return JSON.writeValueAsString(record) + "\n";

@@ -1,11 +1,15 @@
 package org.skelda.formats.record;
 
+import java.security.PublicKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -13,8 +17,16 @@ import tools.jackson.databind.node.ObjectNode;
 /** Proves a record's hash chain, and says where a changed copy was changed. Needs nothing but the document. */
 public final class RecordVerifier {
     private static final int MAX_DEPTH = 40;
+    private static final int LONGEST_TEXT = 1_000_000;
+    private static final int LONGEST_NUMBER = 100;
+    private static final int LONGEST_NAME = 200;
+    /** A record of a thousand lines and four starts has a tenth of it. */
+    private static final long MOST_TOKENS = 2_000_000;
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
-            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MAX_DEPTH).build()).build()).build();
+            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MAX_DEPTH).maxStringLength(LONGEST_TEXT).maxNumberLength(LONGEST_NUMBER)
+                    .maxNameLength(LONGEST_NAME).maxTokenCount(MOST_TOKENS).build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
 
     private final List<String> faults = new ArrayList<>();
     private String expectedPrev = "";
@@ -24,10 +36,11 @@ public final class RecordVerifier {
     /**
      * @param events how many events the record holds
      * @param headHash the hash of the last one, as the record states it
-     * @param signed whether the chain holds a signature
+     * @param signed whether its crew signed it, so that nothing of the work is missing at its end
+     * @param seal whose seal it bears
      * @param faults one sentence for each place that does not fit; empty when the record is whole
      */
-    public record Result(int events, String headHash, boolean signed, List<String> faults) {
+    public record Result(int events, String headHash, boolean signed, Seal seal, List<String> faults) {
         public Result {
             faults = List.copyOf(faults);
         }
@@ -35,6 +48,18 @@ public final class RecordVerifier {
         public boolean whole() {
             return faults.isEmpty();
         }
+    }
+
+    /** Which installation put its seal under a record. */
+    public sealed interface Seal {
+        /** It bears none: it is from before records were sealed, or somebody took it off. */
+        record None() implements Seal {}
+
+        /** It is of this record's head. @param key whose it is */
+        record Fits(PublicKey key) implements Seal {}
+
+        /** It is of another head: the record was changed and its chain made to fit again by somebody without the key. */
+        record Broken() implements Seal {}
     }
 
     /** A file that is no record at all. */
@@ -52,6 +77,8 @@ public final class RecordVerifier {
         JsonNode record;
         try {
             record = JSON.readTree(text);
+        } catch (StreamConstraintsException _) {
+            throw new NotARecord("deeper, or with more or longer names, texts or numbers, than any record");
         } catch (JacksonException e) {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
             throw new NotARecord("not readable as JSON at line " + line + ": " + e.getOriginalMessage());
@@ -83,8 +110,16 @@ public final class RecordVerifier {
             faults.add("The head hash is not that of the last event: events were cut off at the end, or the head hash was changed.");
         }
         opening(record, events.get(0));
+        RecordFields.unknown(record).forEach(name -> faults.add("The record has a field '" + name + "', which no record has: it was put in."));
         starts(record);
-        return new Result(events.size(), head, signed, faults);
+        return new Result(events.size(), head, signed, seal(record), faults);
+    }
+
+    private static Seal seal(JsonNode record) {
+        if (!record.has("seal")) {
+            return new Seal.None();
+        }
+        return RecordSeal.fits(record) ? new Seal.Fits(RecordSeal.key(record.path("seal").path("key").asString(""))) : new Seal.Broken();
     }
 
     private String seed(JsonNode record) {
@@ -111,8 +146,10 @@ public final class RecordVerifier {
         if (!HashChain.hash(event).equals(hash)) {
             faults.add(name + " was changed after it was written: its content no longer gives its hash.");
         }
+        RecordFields.outOfRange(event).forEach(number -> faults.add(name + " holds the number " + number + ", which no event can hold exactly."));
         try {
-            EventCodec.read(event);
+            RecordFields.unknown(event, EventCodec.write(EventCodec.read(event)))
+                    .forEach(field -> faults.add(name + " has a field '" + field + "', which no such event has."));
         } catch (InvalidEvent e) {
             faults.add(name + " cannot be read: " + e.getMessage() + ".");
         }

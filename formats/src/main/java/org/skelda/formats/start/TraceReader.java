@@ -20,13 +20,18 @@ import org.skelda.core.start.Switch;
 import tools.jackson.core.io.NumberInput;
 
 /**
- * Reads a start trace: CSV by RFC 4180 in UTF-8, at most 20 MB, one header line, one row for each sample. What it cannot use it
- * refuses with one sentence that names the line.
+ * Reads a start trace: CSV by RFC 4180 in UTF-8, at most 20 MB, one header line, one row for each sample, over at most
+ * six hours. What it cannot use it refuses with one sentence that names the line.
  */
 public final class TraceReader {
     private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
     private static final double LARGEST = 1e7;
     private static final double US_PER_S = 1e6;
+    /** Far beyond any start, and few enough that a trace can be judged and shown again in seconds. */
+    private static final int MOST_COLUMNS = 200;
+    private static final int MOST_ROWS = 400_000;
+    private static final int LONGEST_CELL = 1000;
+    private static final long LONGEST_us = 6 * 3600 * 1_000_000L;
 
     private final String file;
     private final TraceText text;
@@ -69,6 +74,9 @@ public final class TraceReader {
         try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text.body())).setFormat(FORMAT).get()) {
             Iterator<CSVRecord> rows = parser.iterator();
             CSVRecord header = next(parser, rows);
+            if (header.size() > MOST_COLUMNS) {
+                throw new InvalidTrace(file, line(parser), "a header of " + header.size() + " columns; a trace has at most " + MOST_COLUMNS);
+            }
             TraceColumns columns = TraceColumns.of(file, line(parser), header.toList(), profile);
             Row row = new Row(parser, columns);
             while (hasNext(parser, rows)) {
@@ -122,6 +130,7 @@ public final class TraceReader {
         private final int fuel;
         private final int ignition;
         private long before_us = Long.MIN_VALUE;
+        private long first_us;
         private long count;
 
         Row(CSVParser parser, TraceColumns columns) {
@@ -136,6 +145,14 @@ public final class TraceReader {
         Sample sample(CSVRecord row) {
             if (row.size() != columns.width()) {
                 throw wrong("a row of " + row.size() + " cells; the header has " + columns.width());
+            }
+            if (count >= MOST_ROWS) {
+                throw wrong("more than " + MOST_ROWS + " rows; cut it into one file for each start");
+            }
+            for (String cell : row) {
+                if (cell.length() > LONGEST_CELL) {
+                    throw wrong("a cell of " + cell.length() + " characters, '" + shortened(cell) + "'; a cell has at most " + LONGEST_CELL);
+                }
             }
             boolean first = count++ == 0;
             Sample sample = new Sample(time_us(row), number(row, Parameter.SPOOL), number(row, Parameter.FAN), number(row, Parameter.TEMPERATURE),
@@ -166,6 +183,10 @@ public final class TraceReader {
             long at_us = Math.round(parsed(cell, null) * US_PER_S);
             if (count > 1 && at_us <= before_us) {
                 throw wrong("t_s goes from " + before_us / US_PER_S + " to " + cell + "; times must rise from row to row");
+            }
+            first_us = count == 1 ? at_us : first_us;
+            if (at_us - first_us > LONGEST_us) {
+                throw wrong("t_s is " + cell + ", more than " + LONGEST_us / 3_600_000_000L + " h after the first row; cut it into one file for each start");
             }
             before_us = at_us;
             return at_us;

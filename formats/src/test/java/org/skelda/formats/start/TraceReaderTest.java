@@ -58,6 +58,8 @@ class TraceReaderTest {
             'HEADER\\n0,0,,0,0' | 2 | the first row has no reading of egt_c, which is required
             'HEADER\\n0,0,15,,0' | 2 | the first row does not tell starter, which is required
             'HEADER\\nROW\\n# late comment' | 3 | a row of 1 cells; the header has 5
+            'HEADER\\n0,0,15,0,0\\n9936000,0,15,0,0' | 3 | t_s is 9936000, more than 6 h after the first row; cut it into one file for each start
+            'HEADER\\n100,0,15,0,0\\n21700.1,0,15,0,0' | 3 | t_s is 21700.1, more than 6 h after the first row; cut it into one file for each start
             'HEADER\\nROW\\n"0.1,0,15,0,0' | 3 | a quoted cell is not closed properly
             """)
     void whatCannotBeUsedIsRefusedWithItsLine(String text, int line, String said) {
@@ -73,6 +75,18 @@ class TraceReaderTest {
     @Test
     void overTwentyMegabytesIsRefused() {
         assertThatThrownBy(() -> read(new byte[20_000_001])).hasMessageStartingWith("a.csv: over 20 MB");
+    }
+
+    @Test
+    void columnsRowsAndCellsAreBounded() {
+        assertThatThrownBy(() -> samples(HEADER + ",x".repeat(196) + "\n")).hasMessage("a.csv:1: a header of 201 columns; a trace has at most 200");
+        assertThatThrownBy(() -> samples(HEADER + ",note\n" + ROW + "," + "n".repeat(1001) + "\n")).hasMessageStartingWith("a.csv:2: a cell of 1001 characters, 'nnn");
+        StringBuilder rows = new StringBuilder(HEADER).append('\n');
+        for (int i = 0; i <= 400_000; i++) {
+            rows.append(i / 50.0).append(",0,15,0,0\n");
+        }
+        assertThatThrownBy(() -> samples(rows.toString())).hasMessage("a.csv:400002: more than 400000 rows; cut it into one file for each start");
+        assertThat(samples(rows.substring(0, rows.lastIndexOf("\n", rows.length() - 2) + 1))).hasSize(400_000);
     }
 
     @Test

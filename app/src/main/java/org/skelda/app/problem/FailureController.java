@@ -1,0 +1,24 @@
+package org.skelda.app.problem;
+
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What failed before it came to any controller is answered in the catalogue's form too. */
+@RestController
+class FailureController implements ErrorController {
+
+    @RequestMapping("/error")
+    ResponseEntity<Problem> failed(HttpServletRequest request) {
+        int status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? code : HttpStatus.INTERNAL_SERVER_ERROR.value();
+        Problem problem = status < HttpStatus.INTERNAL_SERVER_ERROR.value()
+                ? Problem.of(status == HttpStatus.NOT_FOUND.value() ? "not-found" : "bad-request", status, "Not answered", "There is no answer to this request here.", "Check the address.")
+                : Problems.internal();
+        return ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+    }
+}

@@ -1,0 +1,110 @@
+package org.skelda.app.departure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.junit.jupiter.api.Test;
+import org.skelda.app.ServerTest;
+import org.skelda.app.people.Accounts;
+import org.skelda.core.departure.Ask;
+import org.skelda.core.departure.Command;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.Person;
+import org.skelda.core.procedure.Role;
+import org.skelda.core.procedure.Seat;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.annotation.DirtiesContext;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Departures that nobody looks at leave memory, and come back unnoticed. */
+@ServerTest
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
+class MemoryTest {
+    private static final long LONG_AFTER_ns = Duration.ofMinutes(3).toNanos();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    @Autowired private Departures departures;
+    @Autowired private Accounts accounts;
+
+    private UUID planned() {
+        return departures.around(Instant.now(), Duration.ofHours(24)).stream().filter(id -> departures.state(id).opening().flight().equals("312")).findFirst().orElseThrow();
+    }
+
+    @Test
+    void whatNobodyUsesLeavesAndComesBackTheSame() {
+        UUID id = planned();
+        Departure before = departures.state(id);
+        departures.tidy(System.nanoTime());
+        assertThat(departures.inMemory()).as("what was just used stays").isPositive();
+        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(departures.inMemory()).isZero();
+        assertThat(departures.state(id)).isEqualTo(before);
+    }
+
+    @Test
+    void oneWhoReadsKeepsItUntilTheStreamEnds() {
+        UUID id = planned();
+        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+        Reader reader = new Reader("p", "s");
+        departures.read(id, 0, Instant.now(), reader);
+        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(departures.inMemory()).isEqualTo(1);
+        reader.end();
+        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(departures.inMemory()).isZero();
+    }
+
+    /** Whoever waits while a departure leaves must not write from what has left. */
+    @Test
+    void commandsThatMeetItsLeavingAreAllKeptOnce() throws Exception {
+        UUID id = planned();
+        Person person = accounts.findByAccountName("halden").orElseThrow().person();
+        departures.execute(id, new Command(UUID.randomUUID(), 1_000_000, null, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null)), "h", person, Instant.now());
+        String procedure = departures.state(id).plan().procedures().getFirst().id();
+        AtomicBoolean go = new AtomicBoolean(true);
+        try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+            Future<?> tidying = threads.submit(() -> {
+                while (go.get()) {
+                    departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+                }
+            });
+            List<Future<Long>> crews = new ArrayList<>();
+            for (int crew = 0; crew < 4; crew++) {
+                crews.add(threads.submit((Callable<Long>) () -> {
+                    long kept = 0;
+                    for (int i = 0; i < 40; i++) {
+                        kept += accepted(id, new Ask.Hold(procedure, "trial", null), person) + accepted(id, new Ask.Resume(procedure), person);
+                    }
+                    return kept;
+                }));
+            }
+            long before = 0;
+            for (Future<Long> crew : crews) {
+                before += crew.get();
+            }
+            go.set(false);
+            tidying.get();
+            List<Long> numbers = departures.envelopes(id, 0).stream().map(envelope -> JSON.readTree(envelope).path("seq").longValue()).toList();
+            assertThat(numbers).as("the log has no gap").isEqualTo(java.util.stream.LongStream.rangeClosed(1, numbers.size()).boxed().toList());
+            assertThat(numbers.size()).isGreaterThanOrEqualTo((int) before);
+            assertThat(before).as("commands that were accepted").isGreaterThan(40);
+        }
+    }
+
+    private long accepted(UUID id, Ask ask, Person person) {
+        try {
+            departures.execute(id, new Command(UUID.randomUUID(), 1_000_000, null, ask), "h", person, Instant.now());
+            return 1;
+        } catch (org.skelda.app.problem.ProblemException _) {
+            return 0;
+        }
+    }
+}
