@@ -3,6 +3,8 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 /** Starts that went wrong, worked to the end of their script; the clock runs faster than life. */
@@ -110,17 +112,21 @@ class FailedStartTest extends StartJourney {
             desk.page().reload();
             desk.card().waitFor();
         }
+        desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(reloaded ? "Night" : "Day")).first().check();
+        desk.page().locator("h1").first().focus();
         desk.press("g");
         desk.press("h");
         TestServer.pause(400);
-        assertThat(desk.page().getByRole(com.microsoft.playwright.options.AriaRole.DIALOG).count()).as("no hold is opened").isZero();
+        pictureAsItIs(desk, "keys-list-" + (reloaded ? "night" : "day"));
+        assertThat(desk.page().getByRole(AriaRole.DIALOG).count()).as("no hold is opened").isZero();
         desk.go("Start engine 2");
         desk.press("d");
         desk.page().getByLabel("Why it is not done as written").waitFor();
         desk.page().keyboard().type("7 of 9 seen");
+        pictureAsItIs(desk, "keys-dialog-" + (reloaded ? "night" : "day"));
         assertThat(desk.page().getByLabel("Why it is not done as written").inputValue()).isEqualTo("7 of 9 seen");
         desk.press("Escape");
-        desk.page().getByRole(com.microsoft.playwright.options.AriaRole.DIALOG).waitFor(new Locator.WaitForOptions()
+        desk.page().getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions()
                 .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 }

@@ -115,12 +115,17 @@ class LateFeedTest extends StartJourney {
     /** Holds the rows up to a time back until then, and sends them whole. @return the calls that the page showed meanwhile, and just after */
     private static List<String> heldUp(DeskOfDeparture desk, Box box, List<Row> rows, double until_s) throws Exception {
         List<String> calls = new ArrayList<>();
+        boolean seenBlind = false;
         List<Row> waiting = new ArrayList<>();
         StartOfEngine start = new StartOfEngine(desk);
         while (rows.getFirst().t_s() < until_s) {
             box.waitFor(desk, rows.getFirst());
             waiting.add(rows.removeFirst());
             called(start, calls);
+            if (!seenBlind && calls.getLast().equals("BLIND")) {
+                seenBlind = true;
+                picture(desk, "held-up");
+            }
         }
         box.send(waiting);
         return calls;
@@ -143,6 +148,7 @@ class LateFeedTest extends StartJourney {
         List<String> calls = new ArrayList<>(sent(desk, box, rows, lit_s - 0.6));
         calls.addAll(heldUp(desk, box, rows, lit_s + 0.6));
         calls.addAll(sent(desk, box, rows, lit_s + 6));
+        picture(desk, "after-a-short-hold-up");
         assertThat(calls).as("around light-off").contains("ON_TRACK").doesNotContain("CUT_FUEL", "STOP_STARTER");
         assertThat(findings(log(desk))).isEmpty();
 
@@ -151,6 +157,7 @@ class LateFeedTest extends StartJourney {
         inTheMiddle.addAll(sent(desk, box, rows, Double.MAX_VALUE));
         assertThat(inTheMiddle).doesNotContain("CUT_FUEL", "STOP_STARTER");
         assertThat(new StartOfEngine(desk).verdict().innerText()).contains("started, at idle");
+        picture(desk, "late-and-normal");
         var log = log(desk);
         assertThat(outcomes(log)).containsExactly("NORMAL");
         assertThat(findings(log)).isEmpty();

@@ -70,6 +70,13 @@ abstract class StartJourney {
         }
     }
 
+    /** Takes the desk's picture as it is, when pictures are asked for. */
+    static void pictureAsItIs(DeskOfDeparture desk, String name) {
+        if (PICTURES != null) {
+            desk.page().screenshot(new Page.ScreenshotOptions().setPath(Path.of(PICTURES, name + ".png")));
+        }
+    }
+
     /** Takes the desk's picture by day and by night, when pictures are asked for. */
     static void picture(DeskOfDeparture desk, String name) {
         if (PICTURES == null) {
