@@ -48,10 +48,13 @@ function Deleting({ id, name }: { id: string; name: string }) {
     onSettled: () => queries.invalidateQueries({ queryKey: ['traces'] }),
   });
   return (
-    <Button size="compact-md" variant="subtle" loading={remove.isPending} onBlur={() => setAsked(false)}
-      aria-label={asked ? `Delete ${name} for good` : `Delete ${name}`} onClick={() => (asked ? remove.mutate() : setAsked(true))}>
-      {asked ? 'Delete for good' : 'Delete'}
-    </Button>
+    <>
+      <Button ml="md" size="compact-md" variant="subtle" loading={remove.isPending} onBlur={() => setAsked(false)}
+        aria-label={asked ? `Delete ${name} for good` : `Delete ${name}`} onClick={() => (asked ? remove.mutate() : setAsked(true))}>
+        {asked ? 'Delete for good' : 'Delete'}
+      </Button>
+      {remove.isError && <span role="alert"> {remove.error instanceof ProblemError ? `${remove.error.problem.detail} ${remove.error.problem.todo}` : 'The server did not answer; it is not known whether it was deleted.'}</span>}
+    </>
   );
 }
 

@@ -53,7 +53,7 @@ public final class RecordSeal {
         }
     }
 
-    /** Whether a record's seal is of its own head. @throws IllegalArgumentException when its key is none */
+    /** Whether a record's seal is of its own head; not when its key or its signature is none. */
     static boolean fits(JsonNode record) {
         try {
             Signature signature = Signature.getInstance(ALGORITHM);
