@@ -1,16 +1,17 @@
 import { Route, Routes } from 'react-router';
-import { DeparturePage } from './departure/DeparturePage';
 import { SignInPage } from './people/SignInPage';
-import { useRef } from 'react';
+import { lazy, Suspense, useRef } from 'react';
 import { useKeyDispatcher } from './keys/useKeys';
 import { SessionEnded } from './people/SessionEnded';
 import { hasSignedOut, useSession } from './people/useSession';
-import { FeedsPage } from './feed/FeedsPage';
-import { LogbookPage } from './logbook/LogbookPage';
-import { ReplayPage } from './trace/ReplayPage';
-import { TracesPage } from './trace/TracesPage';
-import { TodayPage } from './today/TodayPage';
 import { PlainPage } from './ui/PlainPage';
+
+const TodayPage = lazy(() => import('./today/TodayPage').then((page) => ({ default: page.TodayPage })));
+const DeparturePage = lazy(() => import('./departure/DeparturePage').then((page) => ({ default: page.DeparturePage })));
+const ReplayPage = lazy(() => import('./trace/ReplayPage').then((page) => ({ default: page.ReplayPage })));
+const TracesPage = lazy(() => import('./trace/TracesPage').then((page) => ({ default: page.TracesPage })));
+const FeedsPage = lazy(() => import('./feed/FeedsPage').then((page) => ({ default: page.FeedsPage })));
+const LogbookPage = lazy(() => import('./logbook/LogbookPage').then((page) => ({ default: page.LogbookPage })));
 
 /** Chooses the page: signing in comes before everything else, and the address stays as it is meanwhile. */
 export function App() {
@@ -34,6 +35,7 @@ export function App() {
   return (
     <>
     {!session.data.person && <SessionEnded person={person} />}
+    <Suspense fallback={<PlainPage title="Skelda"><p>Loading.</p></PlainPage>}>
     <Routes>
       <Route path="/" element={<TodayPage />} />
       <Route path="/departures/:id" element={<DeparturePage person={person} />} />
@@ -46,6 +48,7 @@ export function App() {
       <Route path="/sign-in" element={<TodayPage />} />
       <Route path="*" element={<PlainPage title="No such page"><p>There is nothing at this address. <a href="/">Go to Today</a>.</p></PlainPage>} />
     </Routes>
+    </Suspense>
     </>
   );
 }

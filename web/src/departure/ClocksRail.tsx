@@ -2,9 +2,10 @@ import { useEffect, useRef } from 'react';
 import type { ClockView } from '../api/client';
 import { useServerNow } from '../live/useServerNow';
 import { countdown, isoDuration, utc } from '../ui/time';
+import clockStyles from '../ui/Clock.module.css';
 import styles from './ClocksRail.module.css';
 import { Colleague } from './Colleague';
-import { useDeparture } from './departureContext';
+import { useDeparture, useEngines } from '../live/departureContext';
 import { startClocks } from '../start/startClock';
 import { StartClocks } from '../start/StartClocks';
 import { useMonotonic } from '../start/useMonotonic';
@@ -16,13 +17,14 @@ const OPEN_ONES_SHOWN = 2;
     `quiet` (default false): opens without a tone, for a second copy on the page. */
 export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const { state } = useDeparture();
+  const engines = useEngines();
   const now = useServerNow();
   const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
   const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
   const monotonic = useMonotonic();
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
-  const starting = closed ? [] : Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
+  const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
   useToneWhenOpened(open, quiet);
   return (
     <>
@@ -46,11 +48,11 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
   const length = isoDuration(clock.duration);
   const share = length > 0 ? Math.min(1, Math.max(0, 1 - left / length)) : 1;
   return (
-    <div className={styles.clock}>
-      <div className={styles.time} aria-hidden="true">{countdown(left)}</div>
+    <div className={clockStyles.clock}>
+      <div className={clockStyles.time} aria-hidden="true">{countdown(left)}</div>
       <div>{sentence(clock.releases)}</div>
       <div className="small">{clock.label}, since {utc(clock.startedAt, true)}, needs {countdown(length)}. {clock.note}</div>
-      <div className={styles.bar} aria-hidden="true"><i style={{ width: `${share * 100}%` }} /></div>
+      <div className={clockStyles.bar} aria-hidden="true"><i style={{ width: `${share * 100}%` }} /></div>
       <div className="small">{clock.source}</div>
     </div>
   );

@@ -1,5 +1,5 @@
 import styles from './Colleague.module.css';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import { isComplete } from './work';
 import { utc } from '../ui/time';
 

@@ -6,7 +6,7 @@ import { DepartureLive } from '../live/DepartureLive';
 import { serverClock } from '../live/useServerNow';
 import { PlainPage } from '../ui/PlainPage';
 import { Desk } from './Desk';
-import { DepartureProvider } from './departureContext';
+import { DepartureProvider } from '../live/departureContext';
 
 /** Loads a departure once and keeps it live from then on. */
 export function DeparturePage({ person }: { person: Schemas['CrewMember'] }) {

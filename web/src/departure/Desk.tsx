@@ -5,7 +5,7 @@ import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
 import { ClocksRail } from './ClocksRail';
 import styles from './Desk.module.css';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import { FindLine } from './FindLine';
 import { HelpSheet } from './HelpSheet';
 import { ProcedureDesk } from './ProcedureDesk';

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { DeskDialog } from './DeskDialog';
-import { useDeparture, type WorkLine } from './departureContext';
-import { ReasonForm } from './ReasonForm';
+import { DeskDialog } from '../ui/DeskDialog';
+import { useDeparture, type WorkLine } from '../live/departureContext';
+import { ReasonForm } from '../ui/ReasonForm';
 
 const REASONS = ['Not fitted', 'Unserviceable, in the technical log', 'Done in another way'];
 

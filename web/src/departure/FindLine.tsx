@@ -1,6 +1,6 @@
 import { Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import styles from './FindLine.module.css';
 import { useKeyBlock } from '../keys/useKeys';
 import { found } from './work';

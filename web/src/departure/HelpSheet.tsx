@@ -2,10 +2,10 @@ import { Modal, Switch } from '@mantine/core';
 import { useState } from 'react';
 import { Key } from '../ui/Key';
 import { ThemeSwitch } from '../ui/ThemeSwitch';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import styles from './HelpSheet.module.css';
 import { lettersOff, setLettersOff, useKeyBlock } from '../keys/useKeys';
-import { goLetters } from './work';
+import { goLetters } from '../keys/goLetters';
 
 const KEYS: [string, string][] = [
   ['Space', 'answer the line, or go on'], ['Enter', 'enter a value; acknowledge a caution'], ['0–9', 'type a measurement'],

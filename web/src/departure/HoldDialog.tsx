@@ -1,6 +1,6 @@
-import { DeskDialog } from './DeskDialog';
-import { useDeparture, type Work } from './departureContext';
-import { ReasonForm } from './ReasonForm';
+import { DeskDialog } from '../ui/DeskDialog';
+import { useDeparture, type Work } from '../live/departureContext';
+import { ReasonForm } from '../ui/ReasonForm';
 
 const REASONS = ['Fueller', 'Cabin crew', 'Ground crew', 'Clearance', 'Load sheet'];
 

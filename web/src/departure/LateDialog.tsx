@@ -2,9 +2,9 @@ import { Button, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import { serverClock } from '../live/useServerNow';
 import { parsed } from '../ui/number';
-import { DeskDialog } from './DeskDialog';
-import { useDeparture, type WorkLine } from './departureContext';
-import styles from './ReasonForm.module.css';
+import { DeskDialog } from '../ui/DeskDialog';
+import { useDeparture, type WorkLine } from '../live/departureContext';
+import styles from '../ui/ReasonForm.module.css';
 
 const MINUTE_MS = 60_000;
 

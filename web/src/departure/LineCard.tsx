@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core';
 import type { PanelMap } from '../api/client';
 import { Key } from '../ui/Key';
-import { useDeparture, type Work, type WorkLine } from './departureContext';
+import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
 import { GateCard } from './GateCard';
 import styles from './LineCard.module.css';
-import { MeasureEntry } from './MeasureEntry';
+import { MeasureEntry } from '../ui/MeasureEntry';
 import { Outcome } from './Outcome';
-import type { Dialog } from './ProcedureDesk';
+import type { Dialog } from '../ui/DeskDialog';
 import type { Answering } from './useAnswering';
 import { shownUnit } from '../ui/units';
 import { isComplete } from './work';

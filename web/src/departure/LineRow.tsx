@@ -2,7 +2,7 @@ import { useServerNow } from '../live/useServerNow';
 import { shown } from '../ui/number';
 import { countdown } from '../ui/time';
 import { shownUnit } from '../ui/units';
-import type { WorkLine } from './departureContext';
+import type { WorkLine } from '../live/departureContext';
 import styles from './LineRow.module.css';
 
 /** A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. A tap displays it (`look`); the arrow keys do the same. */

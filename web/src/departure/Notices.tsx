@@ -3,7 +3,7 @@ import type { CommandRequest, Problem } from '../api/client';
 import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
 import { utc } from '../ui/time';
-import { useDeparture, type Work } from './departureContext';
+import { useDeparture, type Work } from '../live/departureContext';
 import styles from './Notices.module.css';
 
 /** What stands in the way: a lost link, or a refusal with what was kept and what to do. */
@@ -40,8 +40,8 @@ export function Notices() {
 
 /** What a command asked for, in short. */
 function words(request: CommandRequest, works: Work[]): string {
-  const line = works.flatMap((work) => work.lines).find((one) => one.text.ref === request.line);
-  return [request.ask.toLowerCase().replaceAll('_', ' '), line?.text.label, request.tap?.toLowerCase().replaceAll('_', ' ')].filter(Boolean).join(' ');
+  const line = works.flatMap((work) => work.lines).find((one) => 'line' in request && one.text.ref === request.line);
+  return [request.ask.toLowerCase().replaceAll('_', ' '), line?.text.label, 'tap' in request && request.tap.toLowerCase().replaceAll('_', ' ')].filter(Boolean).join(' ');
 }
 
 /** Who did what in the meantime, for a conflict; null for all else. */

@@ -2,7 +2,7 @@ import type { LineView, Schemas } from '../api/client';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
-import type { WorkLine } from './departureContext';
+import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
 
 /** What became of a line: the reading with limit, margin and source; who did it and when; the deviation and its reason. */

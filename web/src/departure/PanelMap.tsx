@@ -1,5 +1,5 @@
 import type { PanelMap as Map } from '../api/client';
-import type { WorkLine } from './departureContext';
+import type { WorkLine } from '../live/departureContext';
 import styles from './PanelMap.module.css';
 import { scan } from './work';
 

@@ -4,11 +4,18 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { DepartureView, DeskPage } from '../api/client';
 import type { DepartureLive } from '../live/DepartureLive';
-import { begin, type LiveState } from '../live/liveState';
-import { DepartureProvider } from './departureContext';
+import { begin, type EngineLive, type LiveState } from '../live/liveState';
+import { DepartureProvider } from '../live/departureContext';
 import { useKeyDispatcher } from '../keys/useKeys';
 import { ProcedureDesk } from './ProcedureDesk';
-import { useDeparture } from './departureContext';
+import { useDeparture, useEngines } from '../live/departureContext';
+
+/** Tells each drawing of the desk's card, which is the real one. */
+const cards = vi.hoisted(() => vi.fn());
+vi.mock('./LineCard', async (original) => {
+  const real = await original<typeof import('./LineCard')>();
+  return { ...real, LineCard: (props: Parameters<typeof real.LineCard>[0]) => { cards(); return real.LineCard(props); } };
+});
 
 const PERSON = { id: 'p-1', name: 'Runa Halden', duty: 'Captain' };
 const KINDS = [['radar', 'CAUTION'], ['battery', 'ACTION'], ['volts', 'MEASURE'], ['lights', 'CHECK']] as const;
@@ -34,15 +41,21 @@ function view(done: number): DepartureView {
 
 class FakeLive {
   private state: LiveState = begin(view(0));
-  private listener: () => void = () => undefined;
+  private listeners = new Set<() => void>();
   asked: unknown[] = [];
-  subscribe = (listener: () => void) => { this.listener = listener; return () => undefined; };
+  subscribe = (listener: () => void) => { this.listeners.add(listener); return () => this.listeners.delete(listener); };
   snapshot = () => this.state;
   dismiss = () => undefined;
   /** When set, answers wait for it: the stream is then quicker than the answer. */
   late: Promise<boolean> = Promise.resolve(true);
   ask = async (asked: unknown) => { this.asked.push(asked); return this.late; };
-  show(done: number) { this.state = { ...this.state, view: view(done) }; act(() => this.listener()); }
+  show(done: number) { this.change({ view: view(done) }); }
+  /** A reading of an engine comes, and nothing else changes. */
+  read(engine: number) { this.change({ engines: { [engine]: { view: { engine }, samples: [], heardAt: 0 } as unknown as EngineLive } }); }
+  private change(what: Partial<LiveState>) {
+    this.state = { ...this.state, ...what };
+    act(() => this.listeners.forEach((listener) => listener()));
+  }
 }
 
 function Shown() {
@@ -132,5 +145,27 @@ describe('the desk of a flow', () => {
     expect(screen.getByTestId('line-card').textContent).toContain('battery');
     expect(screen.getByText('radar')).toBeTruthy();
     expect(screen.getByText('lights')).toBeTruthy();
+  });
+});
+
+describe('a reading', () => {
+  it('redraws what shows readings, and nothing else of the page', () => {
+    const live = new FakeLive();
+    const drawn = { readings: 0, whatAsksForTheDeparture: 0 };
+    const Readings = () => { drawn.readings += 1; return <p>{Object.keys(useEngines()).join()}</p>; };
+    const Other = () => { drawn.whatAsksForTheDeparture += 1; return <p>{useDeparture().state.view.seq}</p>; };
+    render(
+      <MantineProvider><MemoryRouter>
+        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Shown /><Readings /><Other /></DepartureProvider>
+      </MemoryRouter></MantineProvider>);
+    Object.assign(drawn, { readings: 0, whatAsksForTheDeparture: 0 });
+    cards.mockClear();
+    for (let engine = 1; engine <= 3; engine++) live.read(engine);
+    expect(drawn).toEqual({ readings: 3, whatAsksForTheDeparture: 0 });
+    expect(cards).not.toHaveBeenCalled();
+    live.show(1);
+    expect(drawn.whatAsksForTheDeparture).toBe(1);
+    expect(cards).toHaveBeenCalled();
+    cleanup();
   });
 });

@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Key } from '../ui/Key';
 import { Announcer } from '../ui/Announcer';
 import { DeviationDialog } from './DeviationDialog';
-import { useDeparture, type Work } from './departureContext';
+import { useDeparture, type Work } from '../live/departureContext';
 import { HoldDialog } from './HoldDialog';
 import { LateDialog } from './LateDialog';
 import { LineCard } from './LineCard';
@@ -13,16 +13,18 @@ import { Notices } from './Notices';
 import { PanelMap } from './PanelMap';
 import styles from './ProcedureDesk.module.css';
 import { RestCard } from './RestCard';
-import { StartDesk } from '../start/StartDesk';
 import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
 import { useKeys } from '../keys/useKeys';
+import type { Dialog } from '../ui/DeskDialog';
 import { useRoomAhead } from './useRoomAhead';
 import { useShortWait } from './useShortWait';
 import { isComplete, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
-export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
+/** Its lanes are the heaviest part of the page: it comes when the desk stands, before it is needed. */
+const startDesk = () => import('../start/StartDesk');
+const StartDesk = lazy(() => startDesk().then((desk) => ({ default: desk.StartDesk })));
 
 /** The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, as many ahead as fit, and where it is. */
 export function ProcedureDesk({ work, go, idle, ready }: {
@@ -45,6 +47,8 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   // After a visit, a closed dialog, or a line whose button is gone, the desk's keys must reach the desk.
   useEffect(() => { if (dialog === null && !idle) heading.current?.focus({ preventScroll: true }); }, [dialog, idle]);
   useEffect(() => { if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true }); }, [line]);
+  // When it does not come now, it is asked for again where it is needed.
+  useEffect(() => void startDesk().catch(() => undefined), []);
   const elsewhere = procedureToGoOnWith(works.filter((other) => other !== work), mine?.seat ?? null);
   const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
   // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
@@ -99,7 +103,7 @@ export function ProcedureDesk({ work, go, idle, ready }: {
           {work.lines.slice(Math.max(0, place - (starting ? 0 : BEHIND)), place).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
           {resting || !line
             ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
-            : starting ? <StartDesk line={line} answering={answering} open={setDialog} />
+            : starting ? <Suspense fallback={<p>Loading the start.</p>}><StartDesk line={line} answering={answering} open={setDialog} /></Suspense>
             : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
                 short={short} meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null} />}
           <div ref={room.ref} aria-hidden="true" />

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import { Notices } from './Notices';
 import styles from './RecordDesk.module.css';
 

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useServerNow } from '../live/useServerNow';
 import { Key } from '../ui/Key';
 import { inWords, utc } from '../ui/time';
-import { useDeparture, type Work } from './departureContext';
+import { useDeparture, type Work } from '../live/departureContext';
 import styles from './LineCard.module.css';
 
 /** A procedure that has no line to show: complete, or put aside with the place it was left at and for how long. */

@@ -6,7 +6,7 @@ import { Key } from '../ui/Key';
 import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { countdown, isoDuration, slack, toGo, utc } from '../ui/time';
 import type { Sheet } from './Desk';
-import { useDeparture } from './departureContext';
+import { useDeparture, useEngines } from '../live/departureContext';
 import styles from './Ribbon.module.css';
 import { useSound } from './useSound';
 
@@ -16,6 +16,7 @@ const LINK = { connecting: 'Connecting', live: 'Live', lost: 'No link' } as cons
 /** Who, where, how much time, and whether the link stands; the same on every page of a departure. */
 export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const { page, state, mine, person, other } = useDeparture();
+  const engines = useEngines();
   const now = useServerNow();
   const sound = useSound();
   const { view } = state;
@@ -23,7 +24,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
   const monotonic = useMonotonic();
   const closed = view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
-  const starting = closed ? [] : Object.values(state.engines).flatMap((engine) => startClocks(engine, monotonic));
+  const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
   const gate = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
   // A starter's own time comes before any gate's.
   const soonest = starting.find((clock) => clock.share !== null) ?? (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);

@@ -2,9 +2,9 @@ import { Button, Modal } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, api, type Role, type Schemas, type Seat } from '../api/client';
-import { useDeparture } from './departureContext';
+import { useDeparture } from '../live/departureContext';
 import { Notices } from './Notices';
-import { ReasonForm } from './ReasonForm';
+import { ReasonForm } from '../ui/ReasonForm';
 import styles from './SeatDesk.module.css';
 
 const SEATS: Seat[] = ['LEFT', 'RIGHT'];

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useServerNow } from '../live/useServerNow';
 import { countdown } from '../ui/time';
-import { useDeparture, type Work } from './departureContext';
+import { useDeparture, type Work } from '../live/departureContext';
 import styles from './Thread.module.css';
 
 type Knot = 'done' | 'now' | 'waiting' | 'held' | 'open' | 'spare';

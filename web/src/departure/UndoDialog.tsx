@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
-import { DeskDialog } from './DeskDialog';
-import { useDeparture, type WorkLine } from './departureContext';
-import { ReasonForm } from './ReasonForm';
+import { DeskDialog } from '../ui/DeskDialog';
+import { useDeparture, type WorkLine } from '../live/departureContext';
+import { ReasonForm } from '../ui/ReasonForm';
 
 /** Takes back what stands on a line: one's own freely, another's with a reason. */
 export function UndoDialog({ line, opened, close }: { line: WorkLine; opened: boolean; close: () => void }) {

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { parsed, typed } from '../ui/number';
-import { useDeparture, type WorkLine } from './departureContext';
+import { useDeparture, type WorkLine } from '../live/departureContext';
 import { isComplete } from './work';
 
 const SAME_PRESS_MS = 250;

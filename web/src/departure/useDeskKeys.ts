@@ -1,8 +1,8 @@
 import { useRef } from 'react';
 import type { Sheet } from './Desk';
-import type { Work } from './departureContext';
+import type { Work } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
-import { goLetters } from './work';
+import { goLetters } from '../keys/goLetters';
 
 const GO_WINDOW_MS = 1500;
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Work, WorkLine } from './departureContext';
-import { found, goLetters, placeOfNext, procedureToGoOnWith, scan } from './work';
+import type { Work, WorkLine } from '../live/departureContext';
+import { found, placeOfNext, procedureToGoOnWith, scan } from './work';
 
 function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
   return { text: { ref, label: ref, expects: 'on', zone, kind: 'CHECK', splits: false }, view: { ref, state } } as WorkLine;
@@ -38,12 +38,6 @@ describe('which line is shown', () => {
 });
 
 describe('going somewhere', () => {
-  it('gives each procedure a letter of its own title, T staying with Today', () => {
-    const letters = goLetters(['Safety and power', 'Start engine 2', 'Taxi', 'Start engine 1', 'APU', 'Tap']);
-    expect(new Set(letters).size).toBe(6);
-    expect(letters).not.toContain('T');
-    expect(letters[0]).toBe('S');
-  });
   it('finds a line by any of its words', () => {
     const works = [work('overhead', { lines: [line('overhead/outflow'), line('overhead/packs')] })];
     expect(found(works, 'FLOW over').map((hit) => hit.line.text.ref)).toEqual(['overhead/outflow']);

@@ -1,5 +1,5 @@
 import type { Seat } from '../api/client';
-import type { Work, WorkLine } from './departureContext';
+import type { Work, WorkLine } from '../live/departureContext';
 
 /** Which procedure and which line a desk shows. Judgement of lines is the server's; this only finds the place. */
 
@@ -40,18 +40,6 @@ export function placeOfNext(work: Work): number {
   if (next >= 0) return next;
   const open = work.lines.findIndex((line) => !isComplete(line));
   return open >= 0 ? open : work.lines.length - 1;
-}
-
-const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
-
-/** Letters for going to procedures: the first of each title that is still free, else any free one; T is Today's. */
-export function goLetters(titles: string[]): string[] {
-  const taken = new Set(['T']);
-  return titles.map((title) => {
-    const letter = [...title.toUpperCase().replace(/[^A-Z]/g, ''), ...ALPHABET].find((candidate) => !taken.has(candidate)) ?? '';
-    taken.add(letter);
-    return letter;
-  });
 }
 
 /** Lines that a search text finds, by label, expectation or procedure. */

@@ -2,7 +2,7 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answered, api, ProblemError, type Schemas } from '../api/client';
-import { PageHead } from '../ui/PageHead';
+import { PageHead } from '../people/PageHead';
 import { utc } from '../ui/time';
 import table from '../trace/TracesPage.module.css';
 import styles from './FeedsPage.module.css';

@@ -2,12 +2,16 @@ import { answered, api, newId, NoLinkError, ProblemError, type CommandRequest, t
 import { begin, reduce, type LiveAction, type LiveState } from './liveState';
 import type { ServerClock } from './ServerClock';
 
-export type Asked = Omit<CommandRequest, 'commandId' | 'seen'>;
+type WithoutEnvelope<Request> = Request extends unknown ? Omit<Request, 'commandId' | 'seen'> : never;
+/** What is asked; the command's id and what was seen are added to it. */
+export type Asked = WithoutEnvelope<CommandRequest>;
 
 const SILENCE_MS = 2000;
 const RETRY_MS = 1000;
 const AFTER_OPENING_MS = 40;
 const RESYNC_MS = 60_000;
+/** So often the server is told that this page is there; it counts the devices that are. */
+const THERE_MS = 10_000;
 /** So often a command is tried that the server itself cannot take, before it is set aside for the others. */
 const TRIES = 4;
 /** Problems that are none of the request's own. */
@@ -29,6 +33,8 @@ export class DepartureLive {
   private retry: ReturnType<typeof setTimeout> | undefined;
   private opening: ReturnType<typeof setTimeout> | undefined;
   private resync: ReturnType<typeof setInterval> | undefined;
+  private there: ReturnType<typeof setInterval> | undefined;
+  private reader: string | null = null;
   private closed = false;
   private queue: Promise<unknown> = Promise.resolve();
   private readonly underWay = new Set<string>();
@@ -54,6 +60,7 @@ export class DepartureLive {
     this.connect();
     this.listenForSilence();
     this.watchOpening();
+    this.there = setInterval(() => this.sayThere(), THERE_MS);
     this.resync = setInterval(() => void this.clock.sync().catch(() => undefined), RESYNC_MS);
   }
 
@@ -62,6 +69,7 @@ export class DepartureLive {
     this.source?.close();
     for (const timer of [this.silence, this.retry, this.opening]) clearTimeout(timer);
     clearInterval(this.resync);
+    clearInterval(this.there);
   }
 
   dismiss(): void {
@@ -76,7 +84,7 @@ export class DepartureLive {
     const key = JSON.stringify(asked);
     if (this.underWay.has(key)) return Promise.resolve(false);
     this.underWay.add(key);
-    const request: CommandRequest = { ...asked, commandId: newId(), seen: this.state.view.seq };
+    const request = { ...asked, commandId: newId(), seen: this.state.view.seq } as CommandRequest;
     const answered = this.queue.then(() => this.send(request)).finally(() => this.underWay.delete(key));
     this.queue = answered.catch(() => false);
     return answered;
@@ -148,6 +156,7 @@ export class DepartureLive {
     source.addEventListener('log', (message) => this.heard({ type: 'logged', event: JSON.parse(message.data) }));
     source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
     source.addEventListener('start', (message) => this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }));
+    source.addEventListener('reader', (message) => { this.reader = (JSON.parse(message.data) as { id: string }).id; });
     source.onopen = () => void this.fetchStarts();
     source.addEventListener('heartbeat', (message) => {
       const beat = JSON.parse(message.data) as { now: string; devices: number };
@@ -176,6 +185,12 @@ export class DepartureLive {
       if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
       // Without an answer the stream itself will break and be opened again, and this with it.
     }
+  }
+
+  /** Whether it was heard is no matter: a stream that is gone is found by its silence. */
+  private sayThere(): void {
+    if (this.reader === null || this.state.link !== 'live') return;
+    void answered(api.PUT('/api/departures/{id}/readers/{reader}', { params: { path: { id: this.id, reader: this.reader } } })).catch(() => undefined);
   }
 
   private heard(action: LiveAction): void {

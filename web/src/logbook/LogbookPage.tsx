@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answered, api, type Schemas } from '../api/client';
 import { outcomeWords } from '../start/startWords';
-import { PageHead } from '../ui/PageHead';
+import { PageHead } from '../people/PageHead';
 import { isoDuration, utc } from '../ui/time';
 import styles from '../trace/TracesPage.module.css';
 

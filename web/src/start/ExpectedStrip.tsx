@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { answered, api, type Schemas } from '../api/client';
-import { useDeparture } from '../departure/departureContext';
+import { useDeparture } from '../live/departureContext';
 import { shown } from '../ui/number';
 import styles from './ExpectedStrip.module.css';
 

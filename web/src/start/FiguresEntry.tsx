@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { useDeparture } from '../departure/departureContext';
-import { MeasureEntry } from '../departure/MeasureEntry';
+import { useDeparture } from '../live/departureContext';
+import { MeasureEntry } from '../ui/MeasureEntry';
 import { useKeys } from '../keys/useKeys';
 import { parsed, typed } from '../ui/number';
 

@@ -1,5 +1,5 @@
 import type { EngineLive } from '../live/liveState';
-import { useDeparture } from '../departure/departureContext';
+import { useDeparture } from '../live/departureContext';
 import { Link } from 'react-router';
 import { isoDuration } from '../ui/time';
 import { shown } from '../ui/number';

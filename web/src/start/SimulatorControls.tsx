@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { answered, api, ProblemError } from '../api/client';
-import { useDeparture } from '../departure/departureContext';
+import { useDeparture, useEngines } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
 import styles from './SimulatorControls.module.css';
@@ -12,10 +12,11 @@ const ARMED_MS = 4000;
 /** The simulated aircraft's controls. Each takes two presses, the first says what it does and does not; gone with a real feed. */
 export function SimulatorControls({ engine }: { engine: number }) {
   const { state, live, mine } = useDeparture();
+  const engines = useEngines();
   const [armed, setArmed] = useState<Control | null>(null);
   const simulated = state.view.feed?.simulated === true;
   const real = state.view.feed !== undefined && !simulated;
-  const controls = state.sheet && simulated ? controlsFor(state.sheet, engine, state.view.controls, state.engines[engine]) : [];
+  const controls = state.sheet && simulated ? controlsFor(state.sheet, engine, state.view.controls, engines[engine]) : [];
   useEffect(() => {
     if (!armed) return undefined;
     const timer = setTimeout(() => setArmed(null), ARMED_MS);

@@ -1,4 +1,4 @@
-import styles from '../departure/ClocksRail.module.css';
+import styles from '../ui/Clock.module.css';
 import { countdown } from '../ui/time';
 import type { StartClock } from './startClock';
 

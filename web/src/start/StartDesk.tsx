@@ -2,9 +2,8 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Announcer } from '../ui/Announcer';
 import { Key } from '../ui/Key';
-import { useDeparture, type WorkLine } from '../departure/departureContext';
-import type { Dialog } from '../departure/ProcedureDesk';
-import type { Answering } from '../departure/useAnswering';
+import { useDeparture, useEngines, type WorkLine } from '../live/departureContext';
+import type { Dialog } from '../ui/DeskDialog';
 import { ExpectedStrip } from './ExpectedStrip';
 import { LadderList } from './LadderList';
 import { Lanes } from './Lanes';
@@ -18,14 +17,18 @@ import { WrongList } from './WrongList';
 import { useSilent } from './useSilent';
 import { VerdictBar } from './VerdictBar';
 
+/** How the displayed line is answered; `value` is the typed text. */
+interface Answering { answer(value: string): void }
+
 /** The desk of an engine start: what to do now over the whole width, what to look for, what is read, and what follows. */
 export function StartDesk({ line, answering, open }: { line: WorkLine; answering: Answering; open: (dialog: Dialog) => void }) {
   const { state, mine } = useDeparture();
+  const engines = useEngines();
   const [telling, setTelling] = useState(false);
   const number = line.text.engine ?? 1;
-  const engine = state.engines[number];
-  const silents = useSilent(state);
-  const bars = worstFirst(Object.values(state.engines).filter((one) => one.view.engine === number || one.view.running), silents);
+  const engine = engines[number];
+  const silents = useSilent({ engines, link: state.link });
+  const bars = worstFirst(Object.values(engines).filter((one) => one.view.engine === number || one.view.running), silents);
   const silent = silents.includes(number);
   const live = state.view.feed !== undefined && state.view.feed.lostAt === undefined;
   // A start that was read until its feed was lost is told only when the crew wants it so.

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
-import { DeskDialog } from '../departure/DeskDialog';
-import { useDeparture } from '../departure/departureContext';
-import { ReasonForm } from '../departure/ReasonForm';
+import { DeskDialog } from '../ui/DeskDialog';
+import { useDeparture } from '../live/departureContext';
+import { ReasonForm } from '../ui/ReasonForm';
 import { useKeys } from '../keys/useKeys';
 import type { EngineLive } from '../live/liveState';
 import { serverClock } from '../live/useServerNow';

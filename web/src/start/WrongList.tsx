@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useNavigate } from 'react-router';
-import { useDeparture } from '../departure/departureContext';
-import { goLetters } from '../departure/work';
+import { useDeparture } from '../live/departureContext';
+import { goLetters } from '../keys/goLetters';
 import { Key } from '../ui/Key';
 import styles from './StartDesk.module.css';
 

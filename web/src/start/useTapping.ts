@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { serverClock } from '../live/useServerNow';
-import { useDeparture } from '../departure/departureContext';
+import { useDeparture } from '../live/departureContext';
 import type { Tap } from './tapWords';
 
 const SAME_PRESS_MS = 250;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answered, api, type TodayRow } from '../api/client';
-import { PageHead } from '../ui/PageHead';
+import { PageHead } from '../people/PageHead';
 import { countdown, toGo, utc } from '../ui/time';
 import { useServerNow } from '../live/useServerNow';
 import { OpeningForm } from './OpeningForm';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { answered, api, ProblemError, type Replay } from '../api/client';
-import { PageHead } from '../ui/PageHead';
+import { PageHead } from '../people/PageHead';
 import { PlainPage } from '../ui/PlainPage';
 import { ReplayDesk } from './ReplayDesk';
 import styles from './TracesPage.module.css';

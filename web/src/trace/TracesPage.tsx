@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answered, api, ProblemError } from '../api/client';
 import { outcomeWords } from '../start/startWords';
-import { PageHead } from '../ui/PageHead';
+import { PageHead } from '../people/PageHead';
 import { utc } from '../ui/time';
 import styles from './TracesPage.module.css';
 

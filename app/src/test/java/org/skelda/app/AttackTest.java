@@ -2,9 +2,11 @@ package org.skelda.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -17,13 +19,19 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.skelda.app.people.DemoPassword;
+import org.skelda.core.departure.Event;
+import org.skelda.core.log.Person;
+import org.skelda.core.simulator.SimulatorEvent;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -145,7 +153,7 @@ class AttackTest {
             socket.setSoTimeout(10_000);
             socket.getOutputStream().write(("POST /api/feeds/00000000-0000-0001-0000-000000000001/samples HTTP/1.1\r\nHost: localhost\r\n"
                     + "Authorization: Bearer 1234\r\nContent-Type: application/x-ndjson\r\nContent-Length: 100000\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
-            assertThat(new java.io.BufferedReader(new java.io.InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII)).readLine()).contains("401");
+            assertThat(new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII)).readLine()).contains("401");
         }
     }
 
@@ -217,12 +225,12 @@ class AttackTest {
     void aLogLongerThanAnyBufferIsReadToItsEnd() throws Exception {
         Browser oddsrud = new Browser().signIn("oddsrud");
         String id = oddsrud.departure("221");
-        departures.record(java.util.UUID.fromString(id), java.util.Collections.nCopies(3000, new org.skelda.core.departure.Event.ControlTapped("engine-2/fuel", "OFF")),
-                new org.skelda.core.departure.Person("server", "Server"), java.time.Instant.now());
-        long last = departures.state(java.util.UUID.fromString(id)).seq();
+        departures.record(UUID.fromString(id), Collections.nCopies(3000, Event.of(new SimulatorEvent.ControlTapped("engine-2/fuel", "OFF"))),
+                new Person("server", "Server"), Instant.now());
+        long last = departures.state(UUID.fromString(id)).seq();
         HttpResponse<InputStream> stream = oddsrud.http.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/departures/" + id + "/stream")).build(),
                 HttpResponse.BodyHandlers.ofInputStream());
-        try (var lines = new java.io.BufferedReader(new java.io.InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
+        try (var lines = new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
             long next = 1;
             for (String line = lines.readLine(); next <= last; line = lines.readLine()) {
                 next += ("id:" + next).equals(line) ? 1 : 0;

@@ -3,6 +3,8 @@ package org.skelda.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeName;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -10,15 +12,18 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import java.lang.reflect.RecordComponent;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.skelda.app.departure.Departures;
@@ -68,6 +73,36 @@ class OpenApiTest {
             };
         }
 
+        /** A command is one of the leaves of its sealed type, told apart by {@code ask}; the families between them are no matter of the wire. */
+        @Bean
+        OpenApiCustomizer commands() throws ClassNotFoundException {
+            Class<?> command = Class.forName("org.skelda.app.departure.CommandRequest");
+            return document -> {
+                Map<String, Schema> schemas = document.getComponents().getSchemas();
+                Schema<?> anyOfThem = new Schema<>().discriminator(new Discriminator().propertyName("ask"));
+                for (Class<?> family : subtypes(command)) {
+                    schemas.remove(family.getSimpleName());
+                    for (Class<?> leaf : subtypes(family)) {
+                        String ask = leaf.getAnnotation(JsonTypeName.class).value();
+                        Schema<?> own = (Schema<?>) schemas.get(leaf.getSimpleName()).getAllOf().getLast();
+                        own.addProperty("ask", new StringSchema().addEnumItem(ask));
+                        own.setRequired(Stream.concat(Stream.of("ask"), RequiredComponents.required(leaf).stream()).sorted().toList());
+                        schemas.put(leaf.getSimpleName(), own);
+                        String ref = "#/components/schemas/" + leaf.getSimpleName();
+                        anyOfThem.addOneOfItem(new Schema<>().$ref(ref));
+                        anyOfThem.getDiscriminator().mapping(ask, ref);
+                    }
+                }
+                schemas.put(command.getSimpleName(), anyOfThem);
+                document.getPaths().get("/api/departures/{id}/commands").getPost().getRequestBody().getContent().get("application/json")
+                        .setSchema(new Schema<>().$ref("#/components/schemas/" + command.getSimpleName()));
+            };
+        }
+
+        private static List<Class<?>> subtypes(Class<?> type) {
+            return Arrays.stream(type.getAnnotation(JsonSubTypes.class).value()).<Class<?>>map(JsonSubTypes.Type::value).toList();
+        }
+
         @Bean
         ModelConverter requiredComponents() {
             return new RequiredComponents();
@@ -91,7 +126,7 @@ class OpenApiTest {
         }
 
         private static List<String> required(Class<?> record) {
-            return java.util.Arrays.stream(record.getRecordComponents())
+            return Arrays.stream(record.getRecordComponents())
                     .filter(component -> !component.getAnnotatedType().isAnnotationPresent(Nullable.class))
                     .map(RecordComponent::getName).sorted().toList();
         }

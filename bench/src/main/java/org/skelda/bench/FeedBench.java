@@ -11,7 +11,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.skelda.core.start.Sample;
-import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.aircraft.SimulatedStart;
 
 /** From a sample posted at the feed door to its verdict in a stream's client, with 1 and 50 starts live at ten samples a second. */
 public final class FeedBench {

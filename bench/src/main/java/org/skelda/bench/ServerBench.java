@@ -15,10 +15,11 @@ import org.skelda.app.departure.Departures;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.departure.LogEntry;
-import org.skelda.core.departure.Opening;
-import org.skelda.core.departure.Person;
+import org.skelda.core.departure.Event;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Plan;
+import org.skelda.core.record.Opening;
 import org.skelda.formats.record.EventCodec;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -137,7 +138,7 @@ public final class ServerBench {
         Times opening = new Times();
         for (int i = 0; i < 300; i++) {
             long time = timed(() -> {
-                List<LogEntry> log = envelopes.stream().map(EventCodec::read).toList();
+                List<LogEntry<Event>> log = envelopes.stream().map(EventCodec::read).toList();
                 Departure.replay(plan, log);
             });
             if (i >= 100) {

@@ -12,7 +12,7 @@ import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.skelda.core.start.Sample;
-import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.aircraft.SimulatedStart;
 
 /**
  * Twenty departures for half an hour: each is read ten times a second and starts its engine again and again, two streams read each,

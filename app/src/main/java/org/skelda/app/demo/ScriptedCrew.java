@@ -11,12 +11,16 @@ import org.skelda.core.departure.Ask;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
-import org.skelda.core.departure.Person;
 import org.skelda.core.departure.Viewing;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.RecordAsk;
+import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.seat.SeatView;
 
 /** Works a departure as a crew would, through the same commands, at times of its own. */
 final class ScriptedCrew {
@@ -37,9 +41,9 @@ final class ScriptedCrew {
     }
 
     void seat(Person left, @Nullable Person right) {
-        ask(left, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
+        ask(left, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         if (right != null) {
-            ask(right, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+            ask(right, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         }
     }
 
@@ -49,7 +53,7 @@ final class ScriptedCrew {
             Departure state = departures.state(departureId);
             DepartureView view = Viewing.view(state, at);
             boolean did = false;
-            for (DepartureView.SeatView seat : view.seats()) {
+            for (SeatView seat : view.seats()) {
                 LineRef next = seat.seat() == Seat.LEFT ? view.nextLeft() : view.nextRight();
                 if (next != null && next.toString().equals(upTo)) {
                     return;
@@ -73,18 +77,18 @@ final class ScriptedCrew {
     private void answer(Departure state, LineRef ref, Person person) {
         Line line = state.plan().line(ref).orElseThrow();
         switch (line) {
-            case Line.Measure measure -> ask(person, new Ask.MeasureLine(ref, reading(ref), measure.spec().unit()));
+            case Line.Measure measure -> ask(person, Ask.of(new LineAsk.MeasureLine(ref, reading(ref), measure.spec().unit())));
             case Line.Challenge _ -> {
-                ask(person, new Ask.AnswerLine(ref));
+                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
                 Person other = state.seats().values().stream().map(seated -> seated.person())
                         .filter(p -> !p.id().equals(person.id())).findFirst().orElseThrow();
-                ask(other, new Ask.ConfirmLine(ref));
+                ask(other, Ask.of(new LineAsk.ConfirmLine(ref)));
             }
             case Line.Start start -> {
                 at = at.plus(starts.start(departureId, start, at));
-                ask(person, new Ask.AnswerLine(ref));
+                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
             }
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> ask(person, new Ask.AnswerLine(ref));
+            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
         }
     }
 
@@ -100,12 +104,12 @@ final class ScriptedCrew {
     void hold(Person person, String reason) {
         LineRef next = Viewing.view(departures.state(departureId), at).nextLeft();
         if (next != null) {
-            ask(person, new Ask.Hold(next.procedure(), reason, next));
+            ask(person, Ask.of(new LineAsk.Hold(next.procedure(), reason, next)));
         }
     }
 
     void sign(Person person) {
-        ask(person, new Ask.Sign());
+        ask(person, Ask.of(new RecordAsk.Sign()));
     }
 
     private void ask(Person person, Ask ask) {

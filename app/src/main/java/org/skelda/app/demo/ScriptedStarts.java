@@ -11,14 +11,14 @@ import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.app.start.PastStarts;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.departure.Opening;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.record.Opening;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
-import org.skelda.sim.SimulatedStart;
 import org.skelda.sim.Surroundings;
+import org.skelda.sim.aircraft.SimulatedStart;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 

@@ -18,22 +18,26 @@ import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.DepartureView;
-import org.skelda.core.departure.Lifecycle;
-import org.skelda.core.departure.Opening;
-import org.skelda.core.departure.Person;
+import org.skelda.core.log.Lifecycle;
+import org.skelda.core.log.Person;
+import org.skelda.core.record.Opening;
+import org.skelda.core.seat.SeatView;
 import org.skelda.formats.record.RecordSeal;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import tools.jackson.databind.json.JsonMapper;
@@ -63,7 +67,7 @@ class DepartureController {
     /** A departure on Today. @param done complete lines; @param total all lines that are needed */
     record TodayRow(
             UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
-            Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<DepartureView.SeatView> seats, int done, int total) {}
+            Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<SeatView> seats, int done, int total) {}
 
     @GetMapping
     List<TodayRow> today(@AuthenticationPrincipal SignedIn person) {
@@ -100,19 +104,16 @@ class DepartureController {
     Departures.Answer command(@PathVariable UUID id, @Valid @RequestBody CommandRequest request, @AuthenticationPrincipal SignedIn person,
             HttpServletRequest http, HttpSession session) {
         departures.checkOwner(id, person.operatorId());
-        Command command = Asking.command(request, personId -> crewMember(personId, person.operatorId()), http.isUserInRole(Account.ADMINISTRATOR));
-        if (request.ask() == CommandRequest.Kind.SIGN) {
-            passwords.checkAgain(person, session.getId(), String.valueOf(request.password()));
+        Command command = new Asking(member -> crewMember(member, person.operatorId()), http.isUserInRole(Account.ADMINISTRATOR)).command(request);
+        if (request instanceof RecordRequest.Sign sign) {
+            passwords.checkAgain(person, session.getId(), sign.password());
         }
         String hash = Departures.requestHash(json, request, person.person());
         return departures.execute(id, command, hash, person.person(), clock.instant());
     }
 
-    private Person crewMember(String personId, String operatorId) {
-        return accounts.findById(personId).filter(account -> account.operatorId().equals(operatorId))
-                .orElseThrow(() -> new ProblemException(Problems.badRequest("The request does not fit.")
-                        .with(List.of(new Problem.Violation("to", "is nobody of your operator")))))
-                .person();
+    private @Nullable Person crewMember(String personId, String operatorId) {
+        return accounts.findById(personId).filter(account -> account.operatorId().equals(operatorId)).map(Account::person).orElse(null);
     }
 
     /** Log events with their numbers, views, and a heartbeat each second. Resumes by Last-Event-ID or {@code after}. */
@@ -131,6 +132,16 @@ class DepartureController {
         departures.read(id, lastEventId == null ? after : lastEventId, clock.instant(), reader);
         reader.start();
         return reader.emitter();
+    }
+
+    /** A page says that it is still there, so that devices that are gone are not counted. */
+    @PutMapping("/{id}/readers/{reader}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void isThere(@PathVariable UUID id, @PathVariable UUID reader, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        if (!departures.isThere(id, reader, person.id(), clock.steady_ns())) {
+            throw new ProblemException(Problems.noSuchReader());
+        }
     }
 
     @GetMapping(path = "/{id}/record", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -17,16 +17,16 @@ import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Deciding;
-import org.skelda.core.departure.Decision;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.Lifecycle;
-import org.skelda.core.departure.LogEntry;
-import org.skelda.core.departure.Opening;
-import org.skelda.core.departure.Person;
-import org.skelda.core.departure.Refusal;
-import org.skelda.core.procedure.Plan;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Lifecycle;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Person;
+import org.skelda.core.log.Refusal;
+import org.skelda.core.record.Opening;
+import org.skelda.core.record.RecordEvent;
 import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
@@ -73,6 +73,12 @@ public class Departures {
      */
     public record Appended(UUID departureId, List<Event> events, Instant at, Departure after) {}
 
+    /** A departure's record is being signed. Published within the transaction that keeps the signature: what a listener keeps, is kept with it. */
+    public record Signing(Departure departure) {}
+
+    /** Somebody begins to read a departure's stream. */
+    public record Looked(Departure departure) {}
+
     /** What became of a command. @param first number of its first event; @param last of its last; @param view of the state after it */
     public record Answer(long first, long last, DepartureView view) {}
 
@@ -82,8 +88,8 @@ public class Departures {
     /** Opens a departure; its first event is on its log when this returns. */
     public void open(Opening opening, Person by, Instant at) {
         UUID id = opening.departureId();
-        LogEntry entry = new LogEntry(UuidCreator.getTimeOrderedEpoch(), 1, at, null, by, null, UuidCreator.getTimeOrderedEpoch(),
-                new Event.Opened(opening));
+        LogEntry<Event> entry = new LogEntry<>(UuidCreator.getTimeOrderedEpoch(), 1, at, null, by, null, UuidCreator.getTimeOrderedEpoch(),
+                Event.of(new RecordEvent.Opened(opening)));
         packs.planOf(opening);
         ObjectNode envelope = EventCodec.write(entry);
         HashChain.seal(envelope, HashChain.seed(id, opening.typeHash(), opening.procedureHash()));
@@ -99,6 +105,7 @@ public class Departures {
      */
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
         return with(departureId, departure -> {
+            departure.work();
             Optional<StoredAnswer> earlier = store.answer(departureId, command.id());
             return earlier.isPresent()
                     ? again(departure, earlier.get(), requestHash, at)
@@ -121,20 +128,26 @@ public class Departures {
         StoredAnswer.Key key = new StoredAnswer.Key(state.opening().departureId(), command.id());
         String operator = state.opening().operatorId();
         return switch (Deciding.decide(state, command, actor, at)) {
-            case Decision.Accepted(List<Event> events) -> {
+            case Decision.Accepted<Event>(List<Event> events) -> {
                 LiveDeparture.Prepared prepared = departure.prepare(events, actor, command.id(), at, command.doneAt());
                 long first = state.seq() + 1;
                 long last = prepared.state().seq();
-                store.append(prepared.events(), StoredAnswer.accepted(key, operator, requestHash, first, last));
+                store.append(prepared.events(), StoredAnswer.accepted(key, operator, requestHash, first, last), () -> signing(state, prepared.state()));
                 yield new Answer(first, last, published(departure, prepared, events, at));
             }
-            case Decision.Refused(var refusal) -> {
+            case Decision.Refused<Event>(var refusal) -> {
                 Problem problem = withNewer(new Refusals(state).problem(refusal), refusal, state, command.seen());
-                store.append(List.of(), StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)));
+                store.append(List.of(), StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)), () -> { });
                 throw new ProblemException(problem);
             }
-            case Decision.Repeated() -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
+            case Decision.Repeated<Event> _ -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
         };
+    }
+
+    private void signing(Departure before, Departure after) {
+        if (before.signedAt() == null && after.signedAt() != null) {
+            listeners.publishEvent(new Signing(after));
+        }
     }
 
     /** What has been stored becomes the state, and everyone is told. */
@@ -202,11 +215,6 @@ public class Departures {
         return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(id -> standing(id, at)).toList();
     }
 
-    /** Departures of an operator with an off-block time in a span, as they are, the newest first. @param from inclusive; @param to exclusive */
-    public List<Departure> between(String operatorId, Instant from, Instant to) {
-        return store.between(operatorId, from, to).reversed().stream().map(this::state).toList();
-    }
-
     /** Whether the operator has a departure within a span around a time. */
     public boolean anyWithin(String operatorId, Instant at, Duration span) {
         return !store.between(operatorId, at.minus(span), at.plus(span)).isEmpty();
@@ -242,26 +250,44 @@ public class Departures {
         with(departureId, departure -> {
             reader.readsFirst(new LogPages(store, departureId, after, departure.state().seq()));
             reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.view(at))));
+            reader.offer(new StreamMessage("reader", null, json.writeValueAsString(new ReaderId(reader.id()))));
             departure.readers.add(reader);
+            departure.work();
+            listeners.publishEvent(new Looked(departure.state()));
             return reader;
         });
     }
 
-    /** Tells every reader the server's time and how many read with them. */
-    void heartbeat(Instant now) {
+    /** How a page calls its own stream when it says that it is still there. */
+    public record ReaderId(UUID id) {}
+
+    /** A page says that it is still there. @return whether its stream is still open */
+    boolean isThere(UUID departureId, UUID reader, String personId, long steady_ns) {
+        LiveDeparture departure = live.get(departureId);
+        return departure != null && departure.readers.isThere(reader, personId, steady_ns);
+    }
+
+    /** Whether somebody looks at a departure, or worked it a short while ago. @param steady_ns now */
+    public boolean isWorked(UUID departureId, long steady_ns) {
+        LiveDeparture departure = live.get(departureId);
+        return departure != null && departure.isWorked(steady_ns, KEPT_UNUSED);
+    }
+
+    /** Tells every reader the server's time and how many devices are there with them. */
+    void heartbeat(Instant now, long steady_ns) {
         live.values().forEach(departure -> {
-            int devices = departure.readers.count();
-            if (devices > 0) {
+            if (departure.readers.count() > 0) {
+                int devices = departure.readers.living(steady_ns);
                 departure.readers.tell(new StreamMessage("heartbeat", null, json.writeValueAsString(new Heartbeat(now, devices))));
             }
         });
     }
 
-    /** @param now the server's time; @param devices how many read this departure's stream */
+    /** @param now the server's time; @param devices how many are there with this departure */
     public record Heartbeat(Instant now, int devices) {}
 
     static String requestHash(JsonMapper json, CommandRequest request, Person actor) {
-        return Sha256.hex((actor.id() + json.writeValueAsString(request.withoutPassword())).getBytes(StandardCharsets.UTF_8));
+        return Sha256.hex((actor.id() + json.writerFor(CommandRequest.class).writeValueAsString(request)).getBytes(StandardCharsets.UTF_8));
     }
 
     private LiveDeparture live(UUID departureId) {
@@ -270,7 +296,7 @@ public class Departures {
             if (events.isEmpty()) {
                 throw new ProblemException(Problems.noSuchDeparture());
             }
-            return LiveDeparture.replay(events, this::plan);
+            return LiveDeparture.replay(events, packs::planOf);
         });
     }
 
@@ -297,7 +323,7 @@ public class Departures {
     /** Departures that nobody looks at leave memory; they come back unnoticed, for all that they are is in their logs. */
     void tidy(long steady_ns) {
         live.forEach((id, departure) -> {
-            departure.readers.endStuck(steady_ns);
+            departure.readers.endGone(steady_ns);
             if (departure.isUnused(steady_ns, KEPT_UNUSED) && departure.lock.tryLock()) {
                 try {
                     if (departure.isUnused(steady_ns, KEPT_UNUSED)) {
@@ -318,9 +344,5 @@ public class Departures {
     private void forget(UUID departureId, LiveDeparture departure) {
         departure.leave();
         live.remove(departureId, departure);
-    }
-
-    private Plan plan(Event.Opened opened) {
-        return packs.planOf(opened.opening());
     }
 }

@@ -7,7 +7,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
-import org.skelda.core.departure.Opening;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
@@ -16,6 +15,7 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.Opening;
 
 /**
  * What the departure desk needs once; the view is what changes.

@@ -20,7 +20,7 @@ class Heart {
 
     @Scheduled(fixedRate = BEAT_MS)
     void beat() {
-        departures.heartbeat(clock.instant());
+        departures.heartbeat(clock.instant(), clock.steady_ns());
     }
 
     @Scheduled(fixedRate = TIDIED_EVERY_MS)

@@ -7,15 +7,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.LogEntry;
-import org.skelda.core.departure.Person;
 import org.skelda.core.departure.Viewing;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.Opening;
+import org.skelda.core.record.RecordEvent;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,6 +32,7 @@ final class LiveDeparture {
     final Readers readers = new Readers();
     private boolean gone;
     private volatile long usedAt_ns = System.nanoTime();
+    private volatile long workedAt_ns = System.nanoTime();
     private Departure state;
     private String headHash;
 
@@ -38,9 +42,12 @@ final class LiveDeparture {
     }
 
     /** @param stored the whole log, in order; @param plans finds the plan of its opening */
-    static LiveDeparture replay(List<StoredEvent> stored, java.util.function.Function<Event.Opened, Plan> plans) {
-        List<LogEntry> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
-        Plan plan = plans.apply((Event.Opened) log.getFirst().event());
+    static LiveDeparture replay(List<StoredEvent> stored, Function<Opening, Plan> plans) {
+        List<LogEntry<Event>> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
+        if (!(log.getFirst().event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening)))) {
+            throw new IllegalStateException("a log of a departure begins with its opening, not with " + log.getFirst().event());
+        }
+        Plan plan = plans.apply(opening);
         String head = JSON.readTree(stored.getLast().envelope()).path("hash").asString();
         return new LiveDeparture(Departure.replay(plan, log), head);
     }
@@ -52,6 +59,16 @@ final class LiveDeparture {
     /** Somebody has use for it. */
     void use() {
         usedAt_ns = System.nanoTime();
+    }
+
+    /** Somebody of its crew has use for it. */
+    void work() {
+        workedAt_ns = System.nanoTime();
+    }
+
+    /** Whether somebody reads it, or worked it lately. @param steady_ns now */
+    boolean isWorked(long steady_ns, Duration lately) {
+        return readers.count() > 0 || steady_ns - workedAt_ns <= lately.toNanos();
     }
 
     /** Nobody reads it, and nobody has had use for it for that long. @param steady_ns now */
@@ -85,7 +102,7 @@ final class LiveDeparture {
         Instant acceptedAt = at.isBefore(state.at()) ? state.at() : at;
         Seat seat = state.seatOf(actor).orElse(null);
         for (Event event : events) {
-            LogEntry entry = new LogEntry(UuidCreator.getTimeOrderedEpoch(), next.seq() + 1, acceptedAt, doneAt, actor, seat, commandId, event);
+            LogEntry<Event> entry = new LogEntry<>(UuidCreator.getTimeOrderedEpoch(), next.seq() + 1, acceptedAt, doneAt, actor, seat, commandId, event);
             ObjectNode envelope = EventCodec.write(entry);
             hash = HashChain.seal(envelope, hash);
             sealed.add(new StoredEvent(state.opening().departureId(), entry.seq(), state.opening().operatorId(), acceptedAt,

@@ -29,11 +29,13 @@ class LogStore {
         entities.persist(first);
     }
 
+    /** @param along what else is to be kept, or not, with them */
     @Transactional
-    public void append(List<StoredEvent> events, StoredAnswer answer) {
+    public void append(List<StoredEvent> events, StoredAnswer answer, Runnable along) {
         space.check();
         events.forEach(entities::persist);
         entities.persist(answer);
+        along.run();
     }
 
     @Transactional

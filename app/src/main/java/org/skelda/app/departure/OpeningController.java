@@ -17,7 +17,7 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.departure.Opening;
+import org.skelda.core.record.Opening;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.Collections;
 import java.util.Iterator;
 import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -21,6 +22,9 @@ final class Reader {
     private static final Logger LOG = LoggerFactory.getLogger(Reader.class);
     private static final int FAR_BEHIND = 2000;
     private static final long STUCK_ns = 10_000_000_000L;
+    /** A page says every ten seconds that it is there; one in the background is let do so once a minute by its browser. */
+    private static final long LIVING_ns = 25_000_000_000L;
+    private static final long GONE_ns = 150_000_000_000L;
     private static final StreamMessage END = new StreamMessage("end", null, "");
 
     private final SseEmitter emitter = new SseEmitter(0L);
@@ -28,10 +32,12 @@ final class Reader {
     private final AtomicBoolean ended = new AtomicBoolean();
     private final List<Runnable> onEnd = new CopyOnWriteArrayList<>();
     private Iterator<StreamMessage> before = Collections.emptyIterator();
+    private final UUID id = UUID.randomUUID();
     private final String personId;
     private final String sessionId;
     /** Nanoseconds of the steady clock since the message that is being sent; 0 while none is. */
     private volatile long sendingSince_ns;
+    private volatile long aliveAt_ns = System.nanoTime();
 
     /** @param personId who reads; @param sessionId of the session in which the stream was opened, which ends it */
     Reader(String personId, String sessionId) {
@@ -40,6 +46,11 @@ final class Reader {
         emitter.onCompletion(this::end);
         emitter.onTimeout(this::end);
         emitter.onError(_ -> end());
+    }
+
+    /** Known to its own page alone. */
+    UUID id() {
+        return id;
     }
 
     String personId() {
@@ -62,10 +73,20 @@ final class Reader {
         }
     }
 
-    /** Whether a message has been on its way for longer than a living device takes. @param steady_ns now */
-    boolean isStuck(long steady_ns) {
+    /** Its page said that it is there. @param steady_ns now */
+    void isThere(long steady_ns) {
+        aliveAt_ns = steady_ns;
+    }
+
+    /** Whether its page is there, as far as is known. @param steady_ns now */
+    boolean isLiving(long steady_ns) {
+        return steady_ns - aliveAt_ns < LIVING_ns;
+    }
+
+    /** Whether its device takes nothing any more, or has said nothing for so long that it is not there. @param steady_ns now */
+    boolean isGone(long steady_ns) {
         long since = sendingSince_ns;
-        return since != 0 && steady_ns - since > STUCK_ns;
+        return since != 0 && steady_ns - since > STUCK_ns || steady_ns - aliveAt_ns > GONE_ns;
     }
 
     /** What is to be read before anything that comes from now on; as long as it likes, for it is not held in the queue. */

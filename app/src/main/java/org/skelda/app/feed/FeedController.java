@@ -1,5 +1,6 @@
 package org.skelda.app.feed;
 
+import jakarta.annotation.security.RolesAllowed;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -10,6 +11,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.Account;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
@@ -28,7 +30,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Takes readings in; issues and revokes the tokens for it, which the chain of filters allows to administrators alone. */
+/**
+ * Takes readings in; issues and revokes the tokens for it, for administrators alone.
+ * The chain of filters says so too, before a body is read.
+ */
 @RestController
 @RequestMapping("/api/feeds")
 class FeedController {
@@ -73,6 +78,7 @@ class FeedController {
     /** @param tails of the operator, for issuing another; @param feeds the newest first */
     record Overview(List<String> tails, List<ListedFeed> feeds) {}
 
+    @RolesAllowed(Account.ADMINISTRATOR)
     @GetMapping
     Overview all(@AuthenticationPrincipal SignedIn person) {
         return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()).stream().map(this::row).toList());
@@ -84,6 +90,7 @@ class FeedController {
                 known.map(FeedNews.News::words).orElse(null));
     }
 
+    @RolesAllowed(Account.ADMINISTRATOR)
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     IssuedFeed issue(@Valid @RequestBody FeedRequest request, @AuthenticationPrincipal SignedIn person) {
@@ -95,6 +102,7 @@ class FeedController {
         return new IssuedFeed(issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());
     }
 
+    @RolesAllowed(Account.ADMINISTRATOR)
     @DeleteMapping("/{feedId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void revoke(@PathVariable UUID feedId, @AuthenticationPrincipal SignedIn person) {

@@ -79,7 +79,7 @@ class FeedDoor {
             if (feed.isEmpty()) {
                 response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                 response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-                response.getOutputStream().write(json.writeValueAsBytes(Problems.feedToken()));
+                response.getOutputStream().write(json.writeValueAsBytes(Problems.feedToken().answer()));
                 // At once, and not when the rest of the body has come.
                 response.flushBuffer();
                 return;

@@ -9,6 +9,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -21,11 +22,13 @@ import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Which requests need a signed-in person, and the headers of every answer. */
 @Configuration
+@EnableMethodSecurity(prePostEnabled = false, jsr250Enabled = true)
 class SecurityConfiguration {
     private static final int BCRYPT_STRENGTH = 11;
     private static final String CONTENT_POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
@@ -67,7 +70,7 @@ class SecurityConfiguration {
                 .headers(headers -> headers
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(
-                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                                ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling
                         .authenticationEntryPoint((_, response, _) -> write(json, response, Problems.signIn()))
                         .accessDeniedHandler((_, response, e) -> write(json, response,
@@ -91,6 +94,6 @@ class SecurityConfiguration {
     private static void write(JsonMapper json, HttpServletResponse response, Problem problem) throws IOException {
         response.setStatus(problem.status());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getOutputStream().write(json.writeValueAsBytes(problem));
+        response.getOutputStream().write(json.writeValueAsBytes(problem.answer()));
     }
 }

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,11 +15,9 @@ import org.springframework.web.bind.annotation.RestController;
 class FailureController implements ErrorController {
 
     @RequestMapping("/error")
-    ResponseEntity<Problem> failed(HttpServletRequest request) {
+    ResponseEntity<ProblemDetail> failed(HttpServletRequest request) {
         int status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? code : HttpStatus.INTERNAL_SERVER_ERROR.value();
-        Problem problem = status < HttpStatus.INTERNAL_SERVER_ERROR.value()
-                ? Problem.of(status == HttpStatus.NOT_FOUND.value() ? "not-found" : "bad-request", status, "Not answered", "There is no answer to this request here.", "Check the address.")
-                : Problems.internal();
-        return ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        Problem problem = Problems.notAnswered(status);
+        return ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem.answer());
     }
 }

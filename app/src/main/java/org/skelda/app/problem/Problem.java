@@ -1,11 +1,15 @@
 package org.skelda.app.problem;
 
+import java.net.URI;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
 
 /**
- * A problem answer (RFC 9457).
+ * What a problem answer (RFC 9457) says. It is kept as the answer to its command; on the wire it is the framework's {@link ProblemDetail}.
  *
  * @param type {@code urn:skelda:problem:} and the slug
  * @param title what kind of problem, in a few words
@@ -22,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Problem(
         String type, String title, int status, String detail, String kept, String todo, List<Violation> violations,
-        @Nullable Long newest, List<Map<String, Object>> newer, java.time.@Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
+        @Nullable Long newest, List<Map<String, Object>> newer, @Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
 
     private static final String URN = "urn:skelda:problem:";
     private static final String NOTHING_KEPT = "Nothing of the request was kept.";
@@ -51,8 +55,30 @@ public record Problem(
         return new Problem(type, title, status, detail, kept, todo, violations, newest, List.copyOf(events), opensAt, overrides, guards);
     }
 
-    public Problem withGate(java.time.@Nullable Instant opens, @Nullable String override, @Nullable String guarded) {
+    public Problem withGate(@Nullable Instant opens, @Nullable String override, @Nullable String guarded) {
         return new Problem(type, title, status, detail, kept, todo, violations, newest, newer, opens, override, guarded);
+    }
+
+    /** As it is answered. */
+    public ProblemDetail answer() {
+        ProblemDetail answer = ProblemDetail.forStatusAndDetail(HttpStatusCode.valueOf(status), detail);
+        answer.setType(URI.create(type));
+        answer.setTitle(title);
+        answer.setProperty("kept", kept);
+        answer.setProperty("todo", todo);
+        answer.setProperty("violations", violations);
+        answer.setProperty("newer", newer);
+        set(answer, "newest", newest);
+        set(answer, "opensAt", opensAt);
+        set(answer, "overrides", overrides);
+        set(answer, "guards", guards);
+        return answer;
+    }
+
+    private static void set(ProblemDetail answer, String name, @Nullable Object value) {
+        if (value != null) {
+            answer.setProperty(name, value);
+        }
     }
 
     public String slug() {

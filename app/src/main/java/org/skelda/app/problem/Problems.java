@@ -2,6 +2,7 @@ package org.skelda.app.problem;
 
 import static org.skelda.app.problem.Problem.of;
 
+
 /** Problems that are not a departure's own. */
 public final class Problems {
     private static final int BAD_REQUEST = 400;
@@ -20,6 +21,12 @@ public final class Problems {
     public static Problem internal() {
         return of("internal", INTERNAL, "The server failed", "The server could not answer; the failure is in its log.",
                 "Try again. If it stays, tell your administrator the time.").kept("It is not known what was kept; the same command again gets the answer it had, if it had one.");
+    }
+
+    /** What the framework refuses before anything of ours is asked. @param status HTTP, 400 to 499; anything else is a failure of the server */
+    static Problem notAnswered(int status) {
+        return status < BAD_REQUEST || status >= INTERNAL ? internal()
+                : of(status == NOT_FOUND ? "not-found" : "bad-request", status, "Not answered", "There is no answer to this request here.", "Check the address.");
     }
 
     public static Problem storageFull() {
@@ -65,6 +72,10 @@ public final class Problems {
 
     public static Problem noSuchDeparture() {
         return of("not-found", NOT_FOUND, "No such departure", "There is no such departure at your operator.", "Choose one under Today.");
+    }
+
+    public static Problem noSuchReader() {
+        return of("not-found", NOT_FOUND, "No such stream", "This stream has ended.", "The page opens another by itself.");
     }
 
     public static Problem commandReused() {

@@ -77,7 +77,7 @@ class RequestSizeFilter extends OncePerRequestFilter {
     private void refuse(HttpServletResponse response, Problem problem) throws IOException {
         response.setStatus(problem.status());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getOutputStream().write(json.writeValueAsBytes(problem));
+        response.getOutputStream().write(json.writeValueAsBytes(problem.answer()));
         // At once, and not when the rest of the body has come.
         response.flushBuffer();
     }

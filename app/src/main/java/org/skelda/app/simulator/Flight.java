@@ -9,11 +9,12 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.departure.Event;
+import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
-import org.skelda.sim.SimulatedAircraft;
+import org.skelda.sim.aircraft.SimulatedAircraft;
 
 /** One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and sends. */
 final class Flight {
@@ -47,7 +48,7 @@ final class Flight {
 
     void note(List<Event> events, Instant at) {
         for (Event event : events) {
-            if (event instanceof Event.ControlTapped(String control, String position)) {
+            if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))) {
                 moves.add(new Move(ControlMove.parse(control, position), micros(at)));
             }
         }

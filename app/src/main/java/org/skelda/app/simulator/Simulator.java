@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.skelda.app.SkeldaProperties;
@@ -16,20 +17,21 @@ import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.Feed;
-import org.skelda.core.departure.Person;
+import org.skelda.core.feed.Feed;
+import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
-import org.skelda.sim.SimulatedAircraft;
 import org.skelda.sim.Surroundings;
+import org.skelda.sim.aircraft.SimulatedAircraft;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
@@ -42,6 +44,7 @@ import org.springframework.stereotype.Service;
 public class Simulator {
     private static final Logger LOG = LoggerFactory.getLogger(Simulator.class);
     private static final Duration RESUMED_WITHIN = Duration.ofHours(24);
+    private static final long TIDIED_EVERY_MS = 10_000;
     private static final long BEAT_MS = 100;
     private static final double STANDARD_C = 15;
 
@@ -54,6 +57,8 @@ public class Simulator {
     private final ServerClock clock;
     private volatile int port;
     private final Map<UUID, Flight> flights = new ConcurrentHashMap<>();
+    /** Departures that somebody looks at again. */
+    private final Set<UUID> missed = ConcurrentHashMap.newKeySet();
 
     Simulator(Departures departures, Feeds feeds, Packs packs, LiveStarts starts, SkeldaProperties properties, OwnDoor door, ServerClock clock) {
         this.departures = departures;
@@ -139,7 +144,7 @@ public class Simulator {
     /** What the log holds of the simulated aircraft: when it came, and the moves of its controls. */
     private List<Departures.Appended> moves(UUID id) {
         return departures.envelopes(id, 0).stream().map(EventCodec::read)
-                .filter(entry -> entry.event() instanceof Event.ControlTapped || entry.event() instanceof Event.FeedAttached(var _, var _, boolean simulated) && simulated)
+                .filter(entry -> entry.event() instanceof Event.OfSimulator || entry.event() instanceof Event.OfFeed(FeedEvent.FeedAttached(var _, var _, boolean simulated)) && simulated)
                 .map(entry -> new Departures.Appended(id, List.of(entry.event()), entry.at(), departures.state(id))).toList();
     }
 
@@ -158,8 +163,41 @@ public class Simulator {
         flight.note(appended.events(), appended.at());
     }
 
+    /** Takes note of a departure that it had left because nobody worked it: the next beat comes back to it. */
+    @EventListener
+    void looked(Departures.Looked looked) {
+        UUID id = looked.departure().opening().departureId();
+        if (mayResume(looked.departure()) && !flights.containsKey(id)) {
+            missed.add(id);
+        }
+    }
+
+    private boolean mayResume(Departure departure) {
+        Feed feed = departure.feed();
+        return feed != null && feed.simulated() && !departure.lifecycle().closed() && (departure.opening().isRehearsal() || properties.demo());
+    }
+
+    @Scheduled(fixedRate = TIDIED_EVERY_MS)
+    void tidy() {
+        tidy(clock.steady_ns());
+    }
+
+    /** A flight ends when its departure is not worked. @param steady_ns now */
+    void tidy(long steady_ns) {
+        flights.keySet().removeIf(id -> !departures.isWorked(id, steady_ns));
+    }
+
+    /** How many are under way. */
+    int flights() {
+        return flights.size();
+    }
+
     @Scheduled(fixedRate = BEAT_MS)
     void beat() {
+        for (UUID id : missed) {
+            missed.remove(id);
+            attach(departures.state(id));
+        }
         flights.forEach((id, flight) -> flight.beat(failure -> LOG.warn("the simulated aircraft of departure {} could not send: {}", id, failure)));
     }
 }

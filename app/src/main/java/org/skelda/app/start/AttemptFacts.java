@@ -7,9 +7,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.skelda.core.departure.AttemptSummary;
-import org.skelda.core.departure.Event;
-import org.skelda.core.departure.StartRecord;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.AttemptSummary;
+import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.Milestone;
@@ -28,20 +28,20 @@ final class AttemptFacts {
      * @param logged what the log holds of it; empty when it does not know the attempt
      * @param watched version of the judgement and hash of the type's document
      */
-    static List<Event> of(Subject of, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
-        List<Event> facts = new ArrayList<>();
+    static List<AttemptEvent> of(Subject of, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
+        List<AttemptEvent> facts = new ArrayList<>();
         if (logged.isEmpty()) {
-            facts.add(new Event.AttemptBegan(of, number, instant(report.startedAt_us()), watched));
+            facts.add(new AttemptEvent.AttemptBegan(of, number, instant(report.startedAt_us()), watched));
         }
         report.milestones().entrySet().stream()
                 .filter(entry -> logged.isEmpty() || !logged.get().milestones().containsKey(entry.getKey()))
                 .sorted(Map.Entry.<Milestone, Duration>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                .forEach(entry -> facts.add(new Event.MilestoneReached(of, number, entry.getKey(), entry.getValue())));
+                .forEach(entry -> facts.add(new AttemptEvent.MilestoneReached(of, number, entry.getKey(), entry.getValue())));
         report.findings().stream().filter(finding -> logged.isEmpty() || logged.get().findings().stream().noneMatch(known -> same(known, finding)))
                 .sorted(Comparator.comparing(Finding::at))
-                .forEach(finding -> facts.add(new Event.FindingRaised(of, number, finding)));
+                .forEach(finding -> facts.add(new AttemptEvent.FindingRaised(of, number, finding)));
         if (report.ended() && (logged.isEmpty() || logged.get().summary() == null)) {
-            facts.add(new Event.AttemptEnded(of, number, AttemptSummary.of(report)));
+            facts.add(new AttemptEvent.AttemptEnded(of, number, AttemptSummary.of(report)));
         }
         return facts;
     }

@@ -11,9 +11,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.departure.Event;
-import org.skelda.core.departure.StartRecord;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Lane;
 import org.skelda.core.start.Parameter;
@@ -194,9 +194,9 @@ final class EngineWatch {
     }
 
     /** What the log does not say yet of the attempts so far. */
-    List<Event> facts(Departure logged, String watched) {
+    List<AttemptEvent> facts(Departure logged, String watched) {
         List<AttemptReport> all = monitor.attempts();
-        List<Event> facts = new ArrayList<>();
+        List<AttemptEvent> facts = new ArrayList<>();
         List<StartRecord> known = logged.starts(subject.number()).stream().filter(start -> start.tapped() == null).toList();
         List<Integer> numbers = numbers(logged, all.size());
         for (int i = 0; i < all.size(); i++) {

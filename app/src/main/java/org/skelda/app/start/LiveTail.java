@@ -12,11 +12,13 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.TappedEngine;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.Feed;
-import org.skelda.core.departure.Person;
-import org.skelda.core.departure.TappedEngine;
+import org.skelda.core.feed.Feed;
+import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.log.Person;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
@@ -210,7 +212,7 @@ final class LiveTail {
         if (!other && attached.live()) {
             return Optional.empty();
         }
-        return departures.record(departureId, List.of(new Event.FeedAttached(from.feed(), from.label(), from.simulated())), actor(), now) ? Optional.empty()
+        return departures.record(departureId, List.of(Event.of(new FeedEvent.FeedAttached(from.feed(), from.label(), from.simulated()))), actor(), now) ? Optional.empty()
                 : Optional.of("the departure is closed");
     }
 
@@ -222,7 +224,7 @@ final class LiveTail {
     /** Stores what is due, and tells the log what has changed. */
     private void settle(EngineWatch engine, Instant now) {
         Departure logged = departures.state(departureId);
-        List<Event> facts = engine.facts(logged, watched);
+        List<AttemptEvent> facts = engine.facts(logged, watched);
         if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - block_us)) {
             List<Sample> samples = engine.unstored();
             if (!samples.isEmpty()) {
@@ -236,15 +238,15 @@ final class LiveTail {
     }
 
     /** An attempt that has ended is followed by its trace; its numbers join the engine's history, those of a rehearsal never do. */
-    private List<Event> withTraces(Departure logged, EngineWatch engine, List<Event> facts) {
+    private List<Event> withTraces(Departure logged, EngineWatch engine, List<AttemptEvent> facts) {
         List<Event> all = new ArrayList<>();
-        for (Event fact : facts) {
-            all.add(fact);
-            if (fact instanceof Event.AttemptEnded(Subject of, int number, var _)) {
+        for (AttemptEvent fact : facts) {
+            all.add(Event.of(fact));
+            if (fact instanceof AttemptEvent.AttemptEnded(Subject of, int number, var _)) {
                 EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
                 List<Sample> samples = blocks.judged(departureId, of, profile, finished.readings());
                 String sha256 = Sha256.hex(trace(of, number, samples).getBytes(StandardCharsets.UTF_8));
-                all.add(new Event.TraceStored(of, number, sha256, samples.size()));
+                all.add(Event.of(new AttemptEvent.TraceStored(of, number, sha256, samples.size())));
                 if (!logged.opening().isRehearsal()) {
                     history.remember(StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
                 }
@@ -284,7 +286,7 @@ final class LiveTail {
         }
         Feed feed = departures.state(departureId).feed();
         if (feed != null && feed.live() && isLost(steady_ns)) {
-            departures.record(departureId, List.of(new Event.FeedLost(feed.id(), lastHeard().orElse(now))), actor(), now);
+            departures.record(departureId, List.of(Event.of(new FeedEvent.FeedLost(feed.id(), lastHeard().orElse(now)))), actor(), now);
         }
     }
 
@@ -306,7 +308,7 @@ final class LiveTail {
             Instant from = blindSince.remove(subject);
             int number = watch(subject).number(departures.state(departureId));
             if (from != null && number > 0) {
-                departures.record(departureId, List.of(new Event.SightLost(subject, number, from, now)), actor(), now);
+                departures.record(departureId, List.of(Event.of(new AttemptEvent.SightLost(subject, number, from, now))), actor(), now);
             }
         }
     }
@@ -317,7 +319,8 @@ final class LiveTail {
 
     /** An engine whose start the crew is telling is shown as it tells it. */
     private boolean isTapped(EngineWatch engine) {
-        return TappedEngine.of(profile, departures.state(departureId), engine.subject().number()).isPresent();
+        Departure departure = departures.state(departureId);
+        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine.subject().number()).isPresent();
     }
 
     private void tell(EngineWatch engine, Instant now, long steady_ns) {

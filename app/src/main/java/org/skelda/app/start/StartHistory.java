@@ -8,7 +8,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.departure.AttemptSummary;
+import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;

@@ -11,10 +11,11 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.departure.AttemptSummary;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.AttemptSummary;
+import org.skelda.core.attempt.TappedEngine;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.TappedEngine;
 import org.skelda.core.start.Lane;
 import org.skelda.core.start.StartAdvice;
 import org.skelda.core.start.StartProfile;
@@ -47,7 +48,7 @@ class TappedStarts {
     /** Every engine of a departure whose newest start is tapped. */
     List<StartMessage> all(Departure departure, StartProfile profile) {
         Instant now = clock.instant();
-        List<StartMessage> all = departure.starts().keySet().stream().sorted().flatMap(engine -> message(departure, profile, engine, now).stream()).toList();
+        List<StartMessage> all = departure.attempts().byEngine().keySet().stream().flatMap(engine -> message(departure, profile, engine, now).stream()).toList();
         if (!all.isEmpty()) {
             ticking.add(departure.opening().departureId());
         }
@@ -66,9 +67,9 @@ class TappedStarts {
 
     private static int engineOf(Event event) {
         return switch (event) {
-            case Event.StartTapped e -> e.engine();
-            case Event.StartTapUndone e -> e.engine();
-            case Event.StartFiguresTyped e -> e.engine();
+            case Event.OfAttempt(AttemptEvent.StartTapped e) -> e.engine();
+            case Event.OfAttempt(AttemptEvent.StartTapUndone e) -> e.engine();
+            case Event.OfAttempt(AttemptEvent.StartFiguresTyped e) -> e.engine();
             default -> 0;
         };
     }
@@ -94,7 +95,7 @@ class TappedStarts {
 
     /** Whether the crew tells of a start that is under way. */
     boolean anyRunning() {
-        return ticking.stream().map(departures::state).anyMatch(departure -> departure.starts().values().stream().flatMap(List::stream)
+        return ticking.stream().map(departures::state).anyMatch(departure -> departure.attempts().all().stream()
                 .anyMatch(start -> start.tapped() != null && start.tapped().hasBegun() && !start.tapped().ended()));
     }
 
@@ -102,7 +103,7 @@ class TappedStarts {
         Departure departure = departures.state(id);
         Optional<StartProfile> profile = packs.profileOf(departure.opening());
         List<Integer> moving = profile.isEmpty() || departure.lifecycle().closed() ? List.of()
-                : departure.starts().keySet().stream().filter(engine -> isMoving(departure, profile.get(), engine, now)).toList();
+                : departure.attempts().byEngine().keySet().stream().filter(engine -> isMoving(departure, profile.get(), engine, now)).toList();
         if (moving.isEmpty()) {
             ticking.remove(id);
         }
@@ -110,12 +111,12 @@ class TappedStarts {
     }
 
     private static boolean isMoving(Departure departure, StartProfile profile, int engine, Instant now) {
-        return TappedEngine.of(profile, departure, engine).filter(tapped -> !tapped.told().ended() || now.isBefore(tapped.duty(now).allowedAt())
+        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine).filter(tapped -> !tapped.told().ended() || now.isBefore(tapped.duty(now).allowedAt())
                 || tapped.since(now).compareTo(SHOWN_AFTER.plus(tapped.newest().summary() == null ? Duration.ZERO : tapped.newest().summary().lasted())) < 0).isPresent();
     }
 
     private static Optional<StartMessage> message(Departure departure, StartProfile profile, int engine, Instant now) {
-        return TappedEngine.of(profile, departure, engine).map(tapped -> new StartMessage(view(profile, tapped, engine, departure.plan().engine(engine), now), List.of()));
+        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine).map(tapped -> new StartMessage(view(profile, tapped, engine, departure.plan().engine(engine), now), List.of()));
     }
 
     private static StartView view(StartProfile profile, TappedEngine tapped, int engine, String name, Instant now) {

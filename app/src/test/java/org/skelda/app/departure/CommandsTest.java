@@ -2,6 +2,7 @@ package org.skelda.app.departure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -130,11 +131,14 @@ class CommandsTest {
     void oversizeAndUnreadableBodiesAreRefused() throws Exception {
         assertThat(captain.send(id, "x".repeat(70_000)).slug()).isEqualTo("too-large");
         assertThat(captain.send(id, "{").slug()).isEqualTo("bad-request");
-        CrewOverHttp.Answer missing = captain.send(id, "{}");
-        assertThat(missing.slug()).isEqualTo("bad-request");
-        assertThat(missing.body().path("violations").values().stream().map(v -> v.path("field").asString()))
-                .containsExactlyInAnyOrder("commandId", "seen", "ask");
+        assertThat(violations(captain.send(id, "{}"))).containsExactly("ask");
+        assertThat(violations(captain.send(id, "{\"ask\":\"MEASURE\"}"))).containsExactlyInAnyOrder("commandId", "seen", "line", "value", "unit");
         assertThat(captain.ask(id, ALL, "HOLD", "\"procedure\":\"apu\",\"reason\":\"" + "x".repeat(600) + "\"").slug()).isEqualTo("bad-request");
+    }
+
+    private static List<String> violations(CrewOverHttp.Answer answer) {
+        assertThat(answer.slug()).isEqualTo("bad-request");
+        return answer.body().path("violations").values().stream().map(violation -> violation.path("field").asString()).toList();
     }
 
     @Test

@@ -17,9 +17,11 @@ import org.skelda.app.people.Accounts;
 import org.skelda.core.departure.Ask;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.departure.Person;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.seat.SeatAsk;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.annotation.DirtiesContext;
 import tools.jackson.databind.json.JsonMapper;
@@ -55,6 +57,7 @@ class MemoryTest {
         departures.tidy(System.nanoTime() + LONG_AFTER_ns);
         Reader reader = new Reader("p", "s");
         departures.read(id, 0, Instant.now(), reader);
+        reader.isThere(System.nanoTime() + LONG_AFTER_ns);
         departures.tidy(System.nanoTime() + LONG_AFTER_ns);
         assertThat(departures.inMemory()).isEqualTo(1);
         reader.end();
@@ -67,7 +70,7 @@ class MemoryTest {
     void commandsThatMeetItsLeavingAreAllKeptOnce() throws Exception {
         UUID id = planned();
         Person person = accounts.findByAccountName("halden").orElseThrow().person();
-        departures.execute(id, new Command(UUID.randomUUID(), 1_000_000, null, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null)), "h", person, Instant.now());
+        departures.execute(id, new Command(UUID.randomUUID(), 1_000_000, null, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null))), "h", person, Instant.now());
         String procedure = departures.state(id).plan().procedures().getFirst().id();
         AtomicBoolean go = new AtomicBoolean(true);
         try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
@@ -81,7 +84,7 @@ class MemoryTest {
                 crews.add(threads.submit((Callable<Long>) () -> {
                     long kept = 0;
                     for (int i = 0; i < 12; i++) {
-                        kept += accepted(id, new Ask.Hold(procedure, "trial", null), person) + accepted(id, new Ask.Resume(procedure), person);
+                        kept += accepted(id, Ask.of(new LineAsk.Hold(procedure, "trial", null)), person) + accepted(id, Ask.of(new LineAsk.Resume(procedure)), person);
                     }
                     return kept;
                 }));

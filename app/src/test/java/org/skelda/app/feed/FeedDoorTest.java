@@ -32,7 +32,7 @@ import org.skelda.formats.feed.FeedWriter;
 import org.skelda.formats.record.Sha256;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Failure;
-import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.aircraft.SimulatedStart;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.http.MediaType;

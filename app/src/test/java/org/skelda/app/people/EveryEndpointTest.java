@@ -60,6 +60,7 @@ class EveryEndpointTest {
             GET    /api/departures/{id}/events                     401 404 200 200 200
             GET    /api/departures/{id}/record                     401 404 200 200 200
             GET    /api/departures/{id}/stream                     401 404 200 200 200
+            PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404
             POST   /api/departures/{id}/commands                   403 404 403 200 403
             POST   /api/departures/{id}/simulator                  403 404 409 204 409
             GET    /api/departures/{id}/starts                     401 404 200 200 200
@@ -129,7 +130,7 @@ class EveryEndpointTest {
 
     private String filled(String path) {
         String filled = path.contains("/departures/") ? path.replace("{id}", departure) : path.replace("{id}", new UUID(1, 1).toString());
-        filled = filled.replace("{feedId}", new UUID(1, 2).toString()).replace("{engine}", "2").replace("{number}", "9");
+        filled = filled.replace("{feedId}", new UUID(1, 2).toString()).replace("{engine}", "2").replace("{number}", "9").replace("{reader}", new UUID(1, 3).toString());
         return path.equals("/api/traces") ? filled + "?name=a.csv&type=HAVERN-2M" : filled;
     }
 

@@ -16,7 +16,7 @@ import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Failure;
-import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.aircraft.SimulatedStart;
 
 /** What is kept of the readings around starts, so that a watch can be built again from it. */
 class EngineWatchTest {

@@ -19,7 +19,7 @@ import org.skelda.app.people.SignedIn;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.formats.start.TraceWriter;
 import org.skelda.sim.Failure;
-import org.skelda.sim.SimulatedStart;
+import org.skelda.sim.aircraft.SimulatedStart;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.jdbc.core.simple.JdbcClient;

@@ -21,8 +21,8 @@ import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Controls;
-import org.skelda.sim.SimulatedStart;
 import org.skelda.sim.Surroundings;
+import org.skelda.sim.aircraft.SimulatedStart;
 import org.skelda.sim.electrics.BatteryState;
 import org.skelda.sim.start.SimulatedEngine;
 

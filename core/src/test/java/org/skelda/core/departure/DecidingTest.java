@@ -10,207 +10,218 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.line.LineEvent;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Fact;
+import org.skelda.core.log.Lifecycle;
+import org.skelda.core.log.Refusal;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.RecordAsk;
+import org.skelda.core.record.RecordEvent;
+import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.seat.SeatEvent;
+import org.skelda.core.seat.Seated;
 
 /** Single decisions, each as a crew would meet it. */
 class DecidingTest {
     private final TestLog log = TestLog.seated();
 
     private void power() {
-        log.accept(CAPTAIN, new Ask.AnswerLine(ref("power/radar")));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
-        log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24.1, "V"));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("power/radar"))));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24.1, "V")));
     }
 
     private void apuRunning() {
         power();
-        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.MASTER));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER)));
         log.pass(Duration.ofSeconds(8));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.DOOR_OPEN));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.DOOR_OPEN)));
     }
 
     @Test
     void whoHoldsNoSeatAnswersNothing() {
-        assertThat(log.refuse(STRANGER, new Ask.AnswerLine(TestPlans.WALK))).isEqualTo(new Refusal.NotSeated());
+        assertThat(log.refuse(STRANGER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)))).isEqualTo(new Refusal.NotSeated());
     }
 
     @Test
     void aHeldSeatIsTakenOnlyWithAReasonAndSaysFromWhom() {
-        assertThat(log.refuse(STRANGER, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, " "))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
-        assertThat(log.accept(STRANGER, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, "crew change")))
-                .containsExactly(new Event.SeatTaken(Seat.LEFT, Role.FLYING, STRANGER, CAPTAIN, "crew change"));
+        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, " ")))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.accept(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, "crew change"))))
+                .containsExactly(new SeatEvent.SeatTaken(Seat.LEFT, Role.FLYING, STRANGER, CAPTAIN, "crew change"));
     }
 
     @Test
     void twoSeatsDoNotHaveTheSameRoleAndOnePersonDoesNotHaveTwoSeats() {
-        log.accept(OFFICER, new Ask.ReleaseSeat(Seat.RIGHT));
-        assertThat(log.refuse(STRANGER, new Ask.TakeSeat(Seat.RIGHT, Role.FLYING, null))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
-        assertThat(log.refuse(CAPTAIN, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null))).isEqualTo(new Refusal.AlreadySeated(Seat.LEFT, CAPTAIN));
+        log.accept(OFFICER, Ask.of(new SeatAsk.ReleaseSeat(Seat.RIGHT)));
+        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.FLYING, null)))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)))).isEqualTo(new Refusal.AlreadySeated(Seat.LEFT, CAPTAIN));
     }
 
     @Test
     void aSeatIsHandedOverByItsHolderWithItsRole() {
-        assertThat(log.refuse(OFFICER, new Ask.HandOverSeat(Seat.LEFT, STRANGER))).isEqualTo(new Refusal.NotYourSeat(Seat.LEFT, CAPTAIN));
-        assertThat(log.refuse(CAPTAIN, new Ask.HandOverSeat(Seat.LEFT, OFFICER))).isEqualTo(new Refusal.AlreadySeated(Seat.RIGHT, OFFICER));
-        log.accept(CAPTAIN, new Ask.HandOverSeat(Seat.LEFT, STRANGER));
+        assertThat(log.refuse(OFFICER, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, STRANGER)))).isEqualTo(new Refusal.NotYourSeat(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, OFFICER)))).isEqualTo(new Refusal.AlreadySeated(Seat.RIGHT, OFFICER));
+        log.accept(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, STRANGER)));
         assertThat(log.state().seats()).containsEntry(Seat.LEFT, new Seated(STRANGER, Role.FLYING));
     }
 
     @Test
     void readingsAreJudgedAndOneOutsideLeavesTheLineOpen() {
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
-        List<Event> low = log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 22.9, "V"));
-        assertThat(low).singleElement().isEqualTo(new Event.LineMeasured(TestPlans.VOLTS, 22.9, "V",
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
+        List<Fact> low = log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 22.9, "V")));
+        assertThat(low).singleElement().isEqualTo(new LineEvent.LineMeasured(TestPlans.VOLTS, 22.9, "V",
                 new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table")));
         assertThat(log.state().complete(TestPlans.VOLTS)).isFalse();
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")))).isInstanceOf(Refusal.GateClosed.class);
-        log.accept(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24.1, "V"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))))).isInstanceOf(Refusal.GateClosed.class);
+        log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24.1, "V")));
         assertThat(log.state().complete(TestPlans.VOLTS)).isTrue();
     }
 
     @Test
     void impossibleValuesOtherUnitsAndWrongKindsAreRefused() {
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.POWER));
-        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 400, "V")))
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 400, "V"))))
                 .isInstanceOfSatisfying(Refusal.ImpossibleValue.class, e -> assertThat(e.max()).isEqualTo(40));
-        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.VOLTS, 24, "A"))).isEqualTo(new Refusal.UnknownUnit("A", "V"));
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.VOLTS))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, new Ask.MeasureLine(TestPlans.WALK, 24, "V"))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, new Ask.ConfirmLine(TestPlans.WALK))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(ref("no/such")))).isEqualTo(new Refusal.UnknownLine("no/such"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24, "A")))).isEqualTo(new Refusal.UnknownUnit("A", "V"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.VOLTS)))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.WALK, 24, "V")))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.WALK)))).isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("no/such"))))).isEqualTo(new Refusal.UnknownLine("no/such"));
     }
 
     @Test
     void aClockGateOpensAtItsMomentAndNotBefore() {
         apuRunning();
         log.pass(Duration.ofMillis(74_999));
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED))).isInstanceOfSatisfying(Refusal.GateClosed.class,
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)))).isInstanceOfSatisfying(Refusal.GateClosed.class,
                 e -> assertThat(e.gate().opensAt()).contains(log.now().plusMillis(1)));
         log.pass(Duration.ofMillis(1));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
     }
 
     @Test
     void aLateEntryIsJudgedAtTheTimeItWasDone() {
         apuRunning();
         log.pass(Duration.ofSeconds(200));
-        Command early = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(130), new Ask.AnswerLine(TestPlans.BLEED));
+        Command early = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(130), Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
         assertThat(log.submit(CAPTAIN, early)).isInstanceOf(Decision.Refused.class);
-        Command late = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(100), new Ask.AnswerLine(TestPlans.BLEED));
+        Command late = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(100), Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
         assertThat(log.submit(CAPTAIN, late)).isInstanceOf(Decision.Accepted.class);
         assertThat(log.state().line(TestPlans.BLEED).answered().doneAt()).isEqualTo(log.now().minusSeconds(100));
     }
 
     @Test
     void aTimeInTheFutureIsRefused() {
-        Command future = new Command(log.nextId(), log.state().seq(), log.now().plusMillis(1), new Ask.AnswerLine(TestPlans.WALK));
-        assertThat(log.submit(CAPTAIN, future)).isEqualTo(new Decision.Refused(
+        Command future = new Command(log.nextId(), log.state().seq(), log.now().plusMillis(1), Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        assertThat(log.submit(CAPTAIN, future)).isEqualTo(new Decision.Refused<>(
                 new Refusal.ImpossibleTime(log.now().plusMillis(1), TestLog.BEGIN.minus(Duration.ofMinutes(80)), log.now())));
     }
 
     @Test
     void aLateAnswerStartsItsClockAtTheTimeItWasDone() {
         power();
-        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/allowed")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))));
         log.pass(Duration.ofSeconds(60));
-        log.submit(CAPTAIN, new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(5), new Ask.AnswerLine(TestPlans.MASTER)));
+        log.submit(CAPTAIN, new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(5), Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER))));
         assertThat(log.state().clocks().get("door").opensAt()).isEqualTo(log.now().plusSeconds(3));
     }
 
     @Test
     void aGuardedGateIsPassedOnlyByNameAndADeviationStartsNoClock() {
         LineRef allowed = ref("apu/allowed");
-        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", null))).isEqualTo(new Refusal.OverrideNeeded(allowed, "the APU"));
-        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", "another"))).isInstanceOf(Refusal.OverrideNeeded.class);
-        assertThat(log.accept(CAPTAIN, new Ask.Deviate(allowed, "ferry flight", "allowed")))
-                .containsExactly(new Event.DeviationRecorded(allowed, "ferry flight", "allowed"));
-        log.accept(CAPTAIN, new Ask.Deviate(TestPlans.MASTER, "unserviceable", null));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", null)))).isEqualTo(new Refusal.OverrideNeeded(allowed, "the APU"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", "another")))).isInstanceOf(Refusal.OverrideNeeded.class);
+        assertThat(log.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", "allowed"))))
+                .containsExactly(new LineEvent.DeviationRecorded(allowed, "ferry flight", "allowed"));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(TestPlans.MASTER, "unserviceable", null)));
         assertThat(log.state().clocks()).isEmpty();
-        assertThat(log.refuse(CAPTAIN, new Ask.Deviate(TestPlans.WALK, "  ", null))).isInstanceOf(Refusal.ReasonMissing.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(TestPlans.WALK, "  ", null)))).isInstanceOf(Refusal.ReasonMissing.class);
     }
 
     @Test
     void aChallengeNeedsTheResponseOfOneAndTheConfirmationOfTheOther() {
         everythingBeforeTheChecklist();
-        assertThat(log.refuse(OFFICER, new Ask.ConfirmLine(TestPlans.CHALLENGE))).isInstanceOf(Refusal.NothingThere.class);
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.CHALLENGE));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)))).isInstanceOf(Refusal.NothingThere.class);
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.CHALLENGE)));
         assertThat(log.state().complete(TestPlans.CHALLENGE)).isFalse();
-        assertThat(log.refuse(CAPTAIN, new Ask.ConfirmLine(TestPlans.CHALLENGE))).isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
-        assertThat(log.refuse(OFFICER, new Ask.AnswerLine(TestPlans.BELOW))).as("below the line").isInstanceOf(Refusal.GateClosed.class);
-        log.accept(OFFICER, new Ask.ConfirmLine(TestPlans.CHALLENGE));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.SPLIT));
-        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.BELOW));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)))).isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW)))).as("below the line").isInstanceOf(Refusal.GateClosed.class);
+        log.accept(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.SPLIT)));
+        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW)));
     }
 
     private void everythingBeforeTheChecklist() {
         apuRunning();
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.ALIGN));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN)));
         log.pass(Duration.ofMinutes(13));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.BLEED));
-        log.accept(CAPTAIN, new Ask.AnswerLine(ref("apu/navigation")));
-        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
-        log.accept(OFFICER, new Ask.AnswerLine(ref("walk/tail")));
-        log.accept(CAPTAIN, new Ask.AnswerLine(TestPlans.READY));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/navigation"))));
+        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(ref("walk/tail"))));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.READY)));
     }
 
     @Test
     void anothersAnswerIsTakenBackOnlyWithAReason() {
-        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
-        assertThat(log.refuse(CAPTAIN, new Ask.Undo(TestPlans.WALK, null))).isInstanceOf(Refusal.ReasonMissing.class);
-        log.accept(CAPTAIN, new Ask.Undo(TestPlans.WALK, "cover still on"));
-        assertThat(log.refuse(CAPTAIN, new Ask.Undo(TestPlans.WALK, "again"))).isInstanceOf(Refusal.NothingThere.class);
+        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, null)))).isInstanceOf(Refusal.ReasonMissing.class);
+        log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "cover still on")));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "again")))).isInstanceOf(Refusal.NothingThere.class);
     }
 
     @Test
     void takingBackCancelsTheClockAndReopensWhatItHadGated() {
         everythingBeforeTheChecklist();
-        List<Event> events = log.accept(CAPTAIN, new Ask.Undo(TestPlans.DOOR_OPEN, null));
-        assertThat(events).first().isInstanceOfSatisfying(Event.Undone.class,
+        List<Fact> events = log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.DOOR_OPEN, null)));
+        assertThat(events).first().isInstanceOfSatisfying(LineEvent.Undone.class,
                 undone -> assertThat(undone.reopened()).contains(TestPlans.BLEED, TestPlans.READY).doesNotContain(TestPlans.WALK, TestPlans.ALIGN));
-        assertThat(events).contains(new Event.ClockCancelled("bleed", TestPlans.DOOR_OPEN));
+        assertThat(events).contains(new LineEvent.ClockCancelled("bleed", TestPlans.DOOR_OPEN));
         assertThat(log.state().clocks()).doesNotContainKey("bleed").containsKeys("door", "alignment");
     }
 
     @Test
     void anAnswerToWhatSomeoneElseHasJustChangedIsAConflict() {
         long seen = log.state().seq();
-        log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK));
-        Command stale = new Command(log.nextId(), seen, null, new Ask.AnswerLine(TestPlans.WALK));
-        assertThat(log.submit(CAPTAIN, stale)).isEqualTo(new Decision.Refused(new Refusal.Conflict("line:walk/nose", seen + 1)));
-        Command other = new Command(log.nextId(), seen, null, new Ask.AnswerLine(ref("walk/tail")));
+        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        Command stale = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        assertThat(log.submit(CAPTAIN, stale)).isEqualTo(new Decision.Refused<>(new Refusal.Conflict("line:walk/nose", seen + 1)));
+        Command other = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(ref("walk/tail"))));
         assertThat(log.submit(CAPTAIN, other)).as("another subject is no conflict").isInstanceOf(Decision.Accepted.class);
     }
 
     @Test
     void answeringALineOfAHeldProcedureComesBackToIt() {
-        log.accept(CAPTAIN, new Ask.Hold("walk", "fueller", TestPlans.WALK));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.Hold("walk", "fueller", TestPlans.WALK)));
         assertThat(Viewing.view(log.state(), log.now().plusSeconds(90)).procedures().get(2).heldFor()).isEqualTo(Duration.ofSeconds(90));
-        assertThat(log.accept(OFFICER, new Ask.AnswerLine(TestPlans.WALK)))
-                .containsExactly(new Event.ProcedureResumed("walk"), new Event.LineAnswered(TestPlans.WALK));
+        assertThat(log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
+                .containsExactly(new LineEvent.ProcedureResumed("walk"), new LineEvent.LineAnswered(TestPlans.WALK));
     }
 
     @Test
     void aClosedDepartureTakesNothingAndASignedOneOnlyAmendments() {
-        assertThat(log.refuse(CAPTAIN, new Ask.Sign())).isInstanceOf(Refusal.NotReadyToSign.class);
-        assertThat(log.refuse(CAPTAIN, new Ask.Amend("note", false))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
-        log.accept(CAPTAIN, new Ask.Abandon("aircraft change"));
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.WALK))).isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Sign()))).isInstanceOf(Refusal.NotReadyToSign.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Amend("note", false)))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
+        log.accept(CAPTAIN, Ask.of(new RecordAsk.Abandon("aircraft change")));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)))).isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
     }
 
     @Test
     void aRecordIsAmendedByWhoeverHeldASeatOrByTheOfficeAndNobodyElse() {
-        log.accept(OFFICER, new Ask.ReleaseSeat(Seat.RIGHT));
+        log.accept(OFFICER, Ask.of(new SeatAsk.ReleaseSeat(Seat.RIGHT)));
         log.pass(Duration.ofMinutes(5));
-        log.tell(new Event.Signed());
+        log.tell(Event.of(new RecordEvent.Signed()));
         Instant signed = log.now();
         log.pass(Duration.ofHours(3));
-        assertThat(log.refuse(STRANGER, new Ask.Amend("a stranger's note", false))).isEqualTo(new Refusal.NotOfThisCrew());
-        assertThat(log.accept(OFFICER, new Ask.Amend("left the seat before", false))).containsExactly(new Event.Amended("left the seat before"));
-        assertThat(log.accept(STRANGER, new Ask.Amend("of the office", true))).containsExactly(new Event.Amended("of the office"));
+        assertThat(log.refuse(STRANGER, Ask.of(new RecordAsk.Amend("a stranger's note", false)))).isEqualTo(new Refusal.NotOfThisCrew());
+        assertThat(log.accept(OFFICER, Ask.of(new RecordAsk.Amend("left the seat before", false)))).containsExactly(new RecordEvent.Amended("left the seat before"));
+        assertThat(log.accept(STRANGER, Ask.of(new RecordAsk.Amend("of the office", true)))).containsExactly(new RecordEvent.Amended("of the office"));
         assertThat(log.state().amendments()).containsExactly("left the seat before", "of the office");
         assertThat(log.state().signedAt()).as("signed once, whatever was added").isEqualTo(signed);
         assertThat(log.replayed()).isEqualTo(log.state());
@@ -219,9 +230,9 @@ class DecidingTest {
     @Test
     void whereTheUnitsDoNotAlignTheLineThatStartsThemSaysSo() {
         TestLog polar = new TestLog(TestPlans.small(), 79);
-        polar.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
-        polar.accept(CAPTAIN, new Ask.Deviate(ref("apu/allowed"), "trial", "allowed"));
-        assertThat(polar.refuse(CAPTAIN, new Ask.AnswerLine(TestPlans.ALIGN))).isInstanceOfSatisfying(Refusal.ImpossibleValue.class,
+        polar.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
+        polar.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(ref("apu/allowed"), "trial", "allowed")));
+        assertThat(polar.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN)))).isInstanceOfSatisfying(Refusal.ImpossibleValue.class,
                 e -> assertThat(e.todo()).contains("polar procedure"));
     }
 }

@@ -12,10 +12,21 @@ import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.line.LineEvent;
+import org.skelda.core.line.ProcedureView;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Lifecycle;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.RecordAsk;
+import org.skelda.core.record.RecordEvent;
+import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.seat.Seated;
 
 /** What holds for every log that two crews' legal and illegal commands can make. */
 class DeparturePropertiesTest {
@@ -50,7 +61,7 @@ class DeparturePropertiesTest {
             Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
             while (read.seq() < log.state().seq()) {
                 long until = Math.min(log.state().seq(), read.seq() + random.nextInt(1, 9));
-                for (LogEntry entry : log.entries().subList((int) read.seq(), (int) until)) {
+                for (LogEntry<Event> entry : log.entries().subList((int) read.seq(), (int) until)) {
                     read = read.apply(entry);
                 }
             }
@@ -63,9 +74,9 @@ class DeparturePropertiesTest {
     void repeatOfACommandChangesNothing(long seed) {
         TestLog log = randomLog(seed);
         Departure before = log.state();
-        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
-            Decision again = log.submit(entry.actor(), new Command(entry.commandId(), 0, null, new Ask.SwapRoles()));
-            assertThat(again).isEqualTo(new Decision.Repeated());
+        for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
+            Decision<Event> again = log.submit(entry.actor(), new Command(entry.commandId(), 0, null, Ask.of(new SeatAsk.SwapRoles())));
+            assertThat(again).isEqualTo(new Decision.Repeated<>());
         }
         assertThat(log.state()).isSameAs(before);
     }
@@ -76,11 +87,11 @@ class DeparturePropertiesTest {
         TestLog log = randomLog(seed);
         finish(log);
         Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
-        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
+        for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
             if (read.lifecycle() == Lifecycle.SIGNED) {
-                assertThat(entry.event()).isInstanceOf(Event.Amended.class);
+                assertThat(entry.event().fact()).isInstanceOf(RecordEvent.Amended.class);
             }
-            if (entry.event() instanceof Event.Signed) {
+            if (entry.event().fact() instanceof RecordEvent.Signed) {
                 assertThat(read.openLines()).isEmpty();
             }
             read = read.apply(entry);
@@ -100,14 +111,14 @@ class DeparturePropertiesTest {
     void everyAnsweredLineWasAnsweredThroughAnOpenGate(long seed) {
         TestLog log = randomLog(seed);
         Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
-        for (LogEntry entry : log.entries().subList(1, log.entries().size())) {
+        for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
             LineRef answered = switch (entry.event()) {
-                case Event.LineAnswered e -> e.line();
-                case Event.LineMeasured e -> e.line();
+                case Event.OfLine(LineEvent.LineAnswered e) -> e.line();
+                case Event.OfLine(LineEvent.LineMeasured e) -> e.line();
                 default -> null;
             };
             if (answered != null) {
-                assertThat(GateState.of(read, answered, entry.happenedAt()).open()).as("gate of %s at %s", answered, entry.seq()).isTrue();
+                assertThat(read.progress().gate(answered, entry.happenedAt()).open()).as("gate of %s at %s", answered, entry.seq()).isTrue();
             }
             read = read.apply(entry);
         }
@@ -116,7 +127,7 @@ class DeparturePropertiesTest {
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void timeNeverRunsBackInALog(long seed) {
-        List<LogEntry> entries = randomLog(seed).entries();
+        List<LogEntry<Event>> entries = randomLog(seed).entries();
         for (int i = 1; i < entries.size(); i++) {
             assertThat(entries.get(i).at()).isAfterOrEqualTo(entries.get(i - 1).at());
             assertThat(entries.get(i).happenedAt()).isBeforeOrEqualTo(entries.get(i).at());
@@ -143,12 +154,12 @@ class DeparturePropertiesTest {
     void theViewOffersOnlyWhatCanBeAnswered(long seed) {
         TestLog log = randomLog(seed);
         DepartureView view = Viewing.view(log.state(), log.now());
-        for (DepartureView.ProcedureView procedure : view.procedures()) {
+        for (ProcedureView procedure : view.procedures()) {
             if (procedure.next() != null) {
                 assertThat(log.state().complete(procedure.next())).isFalse();
-                assertThat(GateState.of(log.state(), procedure.next(), log.now()).open()).isTrue();
+                assertThat(log.state().progress().gate(procedure.next(), log.now()).open()).isTrue();
             }
-            assertThat(procedure.done() == procedure.total()).isEqualTo(procedure.state() == DepartureView.ProcedureState.DONE);
+            assertThat(procedure.done() == procedure.total()).isEqualTo(procedure.state() == ProcedureView.ProcedureState.DONE);
         }
     }
 
@@ -161,10 +172,10 @@ class DeparturePropertiesTest {
         }
         for (LineRef ref : log.state().openLines()) {
             Departure before = log.state();
-            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure ? new Ask.MeasureLine(ref, 24, "V") : new Ask.AnswerLine(ref);
+            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V")) : Ask.of(new LineAsk.AnswerLine(ref));
             if (before.line(ref).newestBy() == null && log.ask(CAPTAIN, ask) instanceof Decision.Accepted) {
-                log.accept(CAPTAIN, new Ask.Undo(ref, null));
-                assertThat(log.state().lines()).isEqualTo(before.lines());
+                log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(ref, null)));
+                assertThat(log.state().lines().records()).isEqualTo(before.lines().records());
                 assertThat(log.state().clocks()).isEqualTo(before.clocks());
                 assertThat(log.state().lifecycle()).isEqualTo(before.lifecycle());
             }
@@ -179,24 +190,24 @@ class DeparturePropertiesTest {
             log.pass(Duration.ofMinutes(20));
             for (LineRef ref : log.state().openLines()) {
                 log.ask(CAPTAIN, log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
-                        ? new Ask.MeasureLine(ref, 24, "V") : new Ask.AnswerLine(ref));
-                log.ask(CAPTAIN, new Ask.ConfirmLine(ref));
-                log.ask(OFFICER, new Ask.ConfirmLine(ref));
+                        ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V")) : Ask.of(new LineAsk.AnswerLine(ref)));
+                log.ask(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(ref)));
+                log.ask(OFFICER, Ask.of(new LineAsk.ConfirmLine(ref)));
                 if (round > 5) {
-                    log.ask(CAPTAIN, new Ask.Deviate(ref, "not possible today", ref.line()));
+                    log.ask(CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "not possible today", ref.line())));
                 }
             }
             if (round > 6 && log.state().lifecycle() == Lifecycle.WORKING && log.state().openLines().isEmpty()) {
-                log.ask(CAPTAIN, new Ask.Undo(TestPlans.LEAVE, "for the record"));
+                log.ask(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.LEAVE, "for the record")));
             }
-            log.ask(CAPTAIN, new Ask.Sign());
+            log.ask(CAPTAIN, Ask.of(new RecordAsk.Sign()));
         }
     }
 
     private static void seat(TestLog log, Person person, Seat seat) {
-        log.state().seatOf(person).ifPresent(held -> log.ask(person, new Ask.ReleaseSeat(held)));
+        log.state().seatOf(person).ifPresent(held -> log.ask(person, Ask.of(new SeatAsk.ReleaseSeat(held))));
         Seated other = log.state().seats().get(seat.other());
         Role role = other == null ? Role.FLYING : other.role().other();
-        log.ask(person, new Ask.TakeSeat(seat, role, "to finish"));
+        log.ask(person, Ask.of(new SeatAsk.TakeSeat(seat, role, "to finish")));
     }
 }

@@ -4,10 +4,14 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.RecordAsk;
+import org.skelda.core.seat.SeatAsk;
 
 /** Makes legal and illegal commands of two people and a stranger, some of them stale, late or repeated. */
 final class RandomCrew {
@@ -48,16 +52,16 @@ final class RandomCrew {
     private Ask ask(TestLog log) {
         LineRef line = random.nextInt(3) == 0 ? lines.get(random.nextInt(lines.size())) : openOr(log);
         return switch (random.nextInt(24)) {
-            case 0 -> new Ask.TakeSeat(seat(), role(), random.nextBoolean() ? null : "crew change");
-            case 1 -> random.nextInt(3) == 0 ? new Ask.ReleaseSeat(seat()) : new Ask.SwapRoles();
-            case 2 -> new Ask.HandOverSeat(seat(), person());
-            case 3 -> new Ask.Hold(procedures.get(random.nextInt(procedures.size())), random.nextInt(5) == 0 ? " " : "fueller", line);
-            case 4 -> new Ask.Resume(procedures.get(random.nextInt(procedures.size())));
-            case 5, 6 -> new Ask.Undo(line, random.nextBoolean() ? "slip" : null);
-            case 7 -> new Ask.Deviate(line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null);
-            case 8 -> new Ask.Sign();
-            case 9 -> new Ask.Amend("note", false);
-            case 10, 11 -> new Ask.ConfirmLine(line);
+            case 0 -> Ask.of(new SeatAsk.TakeSeat(seat(), role(), random.nextBoolean() ? null : "crew change"));
+            case 1 -> random.nextInt(3) == 0 ? Ask.of(new SeatAsk.ReleaseSeat(seat())) : Ask.of(new SeatAsk.SwapRoles());
+            case 2 -> Ask.of(new SeatAsk.HandOverSeat(seat(), person()));
+            case 3 -> Ask.of(new LineAsk.Hold(procedures.get(random.nextInt(procedures.size())), random.nextInt(5) == 0 ? " " : "fueller", line));
+            case 4 -> Ask.of(new LineAsk.Resume(procedures.get(random.nextInt(procedures.size()))));
+            case 5, 6 -> Ask.of(new LineAsk.Undo(line, random.nextBoolean() ? "slip" : null));
+            case 7 -> Ask.of(new LineAsk.Deviate(line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null));
+            case 8 -> Ask.of(new RecordAsk.Sign());
+            case 9 -> Ask.of(new RecordAsk.Amend("note", false));
+            case 10, 11 -> Ask.of(new LineAsk.ConfirmLine(line));
             default -> fitting(log, line);
         };
     }
@@ -70,9 +74,9 @@ final class RandomCrew {
     private Ask fitting(TestLog log, LineRef ref) {
         boolean measured = log.state().plan().line(ref).filter(line -> line instanceof Line.Measure).isPresent();
         if (measured != (random.nextInt(10) == 0)) {
-            return new Ask.MeasureLine(ref, random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26), random.nextInt(12) == 0 ? "A" : "V");
+            return Ask.of(new LineAsk.MeasureLine(ref, random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26), random.nextInt(12) == 0 ? "A" : "V"));
         }
-        return new Ask.AnswerLine(ref);
+        return Ask.of(new LineAsk.AnswerLine(ref));
     }
 
     private Seat seat() {

@@ -10,6 +10,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.AttemptSummary;
+import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.line.ProcedureView;
+import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineHead;
 import org.skelda.core.procedure.LineRef;
@@ -17,6 +23,8 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.simulator.SimulatorAsk;
 import org.skelda.core.start.Action;
 import org.skelda.core.start.Finding;
 import org.skelda.core.start.FindingId;
@@ -38,29 +46,29 @@ class StartsOfDepartureTest {
         procedures.add(new Procedure("wrong", "Wrong", Procedure.Style.READ_AND_DO, null, 1, "after a cut", true, null, List.of(
                 new Line.Read(LineHead.of("off"), "Fuel", "OFF"), new Line.Read(LineHead.of("write"), "Log", "written")), true));
         TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
-        log.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
+        log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         return log;
     }
 
     private void attempt(int number, boolean good) {
-        log.tell(new Event.AttemptBegan(Subject.engine(2), number, log.now(), "1"), new Event.MilestoneReached(Subject.engine(2), number, Milestone.ROTATION, Duration.ofSeconds(1)));
+        log.tell(Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), number, log.now(), "1")), Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), number, Milestone.ROTATION, Duration.ofSeconds(1))));
         if (!good) {
-            log.tell(new Event.FindingRaised(Subject.engine(2), number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs")));
+            log.tell(Event.of(new AttemptEvent.FindingRaised(Subject.engine(2), number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs"))));
         }
-        log.tell(new Event.MilestoneReached(Subject.engine(2), number, Milestone.IDLE, Duration.ofSeconds(44)), new Event.AttemptEnded(Subject.engine(2), number,
-                new AttemptSummary(good ? "NORMAL" : "HUNG_START", Duration.ofSeconds(54), 600.0, null, null, null, null, null, Duration.ofSeconds(30))),
-                new Event.TraceStored(Subject.engine(2), number, "a".repeat(64), 540));
+        log.tell(Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), number, Milestone.IDLE, Duration.ofSeconds(44))), Event.of(new AttemptEvent.AttemptEnded(Subject.engine(2), number,
+                new AttemptSummary(good ? "NORMAL" : "HUNG_START", Duration.ofSeconds(54), 600.0, null, null, null, null, null, Duration.ofSeconds(30)))),
+                Event.of(new AttemptEvent.TraceStored(Subject.engine(2), number, "a".repeat(64), 540)));
     }
 
     @Test
     void theStartLineIsNextButAnsweredOnlyAfterAGoodStart() {
         assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("start")).singleElement()
                 .satisfies(p -> assertThat(p.next()).isEqualTo(START));
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(START))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
         attempt(1, false);
-        assertThat(log.refuse(CAPTAIN, new Ask.AnswerLine(START))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
         attempt(2, true);
-        log.accept(CAPTAIN, new Ask.AnswerLine(START));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
         assertThat(log.state().starts(2)).extracting(start -> start.summary().outcome()).containsExactly("HUNG_START", "NORMAL");
         assertThat(log.state().starts(2).getLast().traceSha256()).isEqualTo("a".repeat(64));
         assertThat(log.replayed()).isEqualTo(log.state());
@@ -68,21 +76,21 @@ class StartsOfDepartureTest {
 
     @Test
     void aFactOfAnAttemptThatTheLogDoesNotKnowChangesNothing() {
-        log.tell(new Event.MilestoneReached(Subject.engine(2), 7, Milestone.IDLE, Duration.ofSeconds(44)));
+        log.tell(Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), 7, Milestone.IDLE, Duration.ofSeconds(44))));
         assertThat(log.state().starts(2)).isEmpty();
     }
 
     @Test
     void theControlsAreTheSimulatorsAndNeedASeat() {
-        Ask tap = new Ask.TapControl("engine-2/fuel", "on");
+        Ask tap = Ask.of(new SimulatorAsk.TapControl("engine-2/fuel", "on"));
         assertThat(log.refuse(CAPTAIN, tap)).isInstanceOf(Refusal.NothingThere.class);
-        log.tell(new Event.FeedAttached(FEED, "Simulated aircraft", true));
+        log.tell(Event.of(new FeedEvent.FeedAttached(FEED, "Simulated aircraft", true)));
         assertThat(log.refuse(STRANGER, tap)).isInstanceOf(Refusal.NotSeated.class);
         log.accept(CAPTAIN, tap);
-        assertThat(log.state().controls()).containsEntry("engine-2/fuel", "on");
-        log.tell(new Event.FeedLost(FEED, Instant.EPOCH));
+        assertThat(log.state().controls().positions()).containsEntry("engine-2/fuel", "on");
+        log.tell(Event.of(new FeedEvent.FeedLost(FEED, Instant.EPOCH)));
         assertThat(log.state().feed().live()).isFalse();
-        log.tell(new Event.FeedAttached(new UUID(4, 4), "The aircraft", false));
+        log.tell(Event.of(new FeedEvent.FeedAttached(new UUID(4, 4), "The aircraft", false)));
         assertThat(log.refuse(CAPTAIN, tap)).isInstanceOf(Refusal.NothingThere.class);
     }
 
@@ -90,10 +98,10 @@ class StartsOfDepartureTest {
     void anAbnormalListIsOpenOnlyOnceItIsBegun() {
         assertThat(log.state().openLines()).doesNotContain(WRITE);
         assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("wrong")).singleElement()
-                .satisfies(p -> assertThat(p.state()).isEqualTo(DepartureView.ProcedureState.NOT_NEEDED));
-        log.accept(CAPTAIN, new Ask.AnswerLine(LineRef.parse("wrong/off")));
+                .satisfies(p -> assertThat(p.state()).isEqualTo(ProcedureView.ProcedureState.NOT_NEEDED));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(LineRef.parse("wrong/off"))));
         assertThat(log.state().openLines()).contains(WRITE);
-        log.accept(CAPTAIN, new Ask.AnswerLine(WRITE));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(WRITE)));
         assertThat(log.state().openLines()).doesNotContain(WRITE);
     }
 }

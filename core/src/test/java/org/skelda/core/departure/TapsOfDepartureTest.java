@@ -15,9 +15,18 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.attempt.AttemptAsk;
+import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.attempt.TappedEngine;
+import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Person;
+import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.seat.SeatAsk;
 import org.skelda.core.start.Script;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Tap;
@@ -36,19 +45,19 @@ class TapsOfDepartureTest {
 
     private void tap(Person person, double secondsLater, Tap tap) {
         log.pass(Duration.ofMillis(Math.round(secondsLater * 1000)));
-        log.accept(person, new Ask.TapStart(2, tap, log.now(), true));
+        log.accept(person, Ask.of(new AttemptAsk.TapStart(2, tap, log.now(), true)));
     }
 
     private Refusal refused(Ask ask) {
         return log.refuse(CAPTAIN, ask);
     }
 
-    private Ask.TapStart now(Tap tap) {
-        return new Ask.TapStart(2, tap, log.now(), true);
+    private Ask now(Tap tap) {
+        return Ask.of(new AttemptAsk.TapStart(2, tap, log.now(), true));
     }
 
     private TappedEngine engine() {
-        return TappedEngine.of(JET, log.state(), 2).orElseThrow();
+        return TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2).orElseThrow();
     }
 
     private void started() {
@@ -66,23 +75,23 @@ class TapsOfDepartureTest {
         StartRecord record = log.state().starts(2).getLast();
         assertThat(record.summary().outcome()).isEqualTo("NORMAL");
         assertThat(record.summary().timeToLightOff()).isEqualTo(Duration.ofSeconds(3));
-        log.accept(withOfficer(), new Ask.TypeFigures(2, 612.0, null));
+        log.accept(withOfficer(), Ask.of(new AttemptAsk.TypeFigures(2, 612.0, null)));
         assertThat(log.state().starts(2).getLast().summary().peak_c()).isEqualTo(612.0);
-        log.accept(CAPTAIN, new Ask.AnswerLine(START));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
         assertThat(log.replayed()).isEqualTo(log.state());
     }
 
     private Person withOfficer() {
-        log.accept(OFFICER, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+        log.accept(OFFICER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         return OFFICER;
     }
 
     @Test
     void whatCannotBeIsRefusedAndWhatIsSaidIsTaken() {
         assertThat(log.refuse(STRANGER, now(Tap.STARTER_ON))).isInstanceOf(Refusal.NotSeated.class);
-        assertThat(refused(new Ask.TapStart(3, Tap.STARTER_ON, log.now(), true))).isInstanceOf(Refusal.UnknownLine.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TapStart(3, Tap.STARTER_ON, log.now(), true)))).isInstanceOf(Refusal.UnknownLine.class);
         assertThat(refused(now(Tap.FUEL_ON))).isInstanceOf(Refusal.NothingThere.class);
-        assertThat(refused(new Ask.TapStart(2, Tap.STARTER_ON, log.now().minusSeconds(3600), true))).isInstanceOf(Refusal.ImpossibleTime.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().minusSeconds(3600), true)))).isInstanceOf(Refusal.ImpossibleTime.class);
         tap(0, Tap.STARTER_ON);
         assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
         assertThat(refused(now(Tap.LIGHT_OFF))).isInstanceOf(Refusal.NothingThere.class);
@@ -93,15 +102,15 @@ class TapsOfDepartureTest {
         tap(1, Tap.FUEL_OFF);
         assertThat(refused(now(Tap.FUEL_ON))).isEqualTo(new Refusal.NothingThere("The engine has had its fuel in this start, and it was cut. Fuel again before the"
                 + " engine has stopped can ruin it: work the steps after a cut first."));
-        assertThat(refused(new Ask.TypeFigures(2, 700.0, null))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 700.0, null)))).isInstanceOf(Refusal.NothingThere.class);
         tap(10, Tap.STARTER_OFF);
-        assertThat(refused(new Ask.TypeFigures(2, 7000.0, null))).isInstanceOf(Refusal.ImpossibleValue.class);
-        assertThat(refused(new Ask.TypeFigures(2, null, null))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 7000.0, null)))).isInstanceOf(Refusal.ImpossibleValue.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, null, null)))).isInstanceOf(Refusal.NothingThere.class);
     }
 
     @Test
     void aTapIsNeverLaterThanItsAcceptance() {
-        log.accept(CAPTAIN, new Ask.TapStart(2, Tap.STARTER_ON, log.now().plusSeconds(3), true));
+        log.accept(CAPTAIN, Ask.of(new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().plusSeconds(3), true)));
         assertThat(log.state().starts(2).getLast().startedAt()).isEqualTo(log.now());
     }
 
@@ -120,14 +129,14 @@ class TapsOfDepartureTest {
         withOfficer();
         tap(0, Tap.STARTER_ON);
         tap(OFFICER, 2, Tap.ROTATION);
-        assertThat(refused(new Ask.UndoTap(2, Tap.STARTER_ON, null))).isInstanceOf(Refusal.NothingThere.class);
-        assertThat(refused(new Ask.UndoTap(2, Tap.ROTATION, " "))).isInstanceOf(Refusal.ReasonMissing.class);
-        log.accept(CAPTAIN, new Ask.UndoTap(2, Tap.ROTATION, "nothing turns"));
-        log.accept(CAPTAIN, new Ask.UndoTap(2, Tap.STARTER_ON, null));
+        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null)))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.ROTATION, " ")))).isInstanceOf(Refusal.ReasonMissing.class);
+        log.accept(CAPTAIN, Ask.of(new AttemptAsk.UndoTap(2, Tap.ROTATION, "nothing turns")));
+        log.accept(CAPTAIN, Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null)));
         assertThat(log.state().starts(2)).isEmpty();
         started();
-        log.accept(CAPTAIN, new Ask.AnswerLine(START));
-        assertThat(refused(new Ask.UndoTap(2, Tap.IDLE, null))).isInstanceOf(Refusal.NothingThere.class);
+        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
+        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.IDLE, null)))).isInstanceOf(Refusal.NothingThere.class);
         assertThat(log.replayed()).isEqualTo(log.state());
     }
 
@@ -135,12 +144,12 @@ class TapsOfDepartureTest {
     void withALiveFeedNothingIsTappedExceptTheRestOfAStartThatWasBegunSo() {
         tap(0, Tap.STARTER_ON);
         UUID feed = new UUID(3, 3);
-        log.tell(new Event.FeedAttached(feed, "The aircraft", false));
+        log.tell(Event.of(new FeedEvent.FeedAttached(feed, "The aircraft", false)));
         tap(2, Tap.ROTATION);
         tap(30, Tap.STARTER_OFF);
-        assertThat(TappedEngine.of(JET, log.state(), 2)).isEmpty();
+        assertThat(TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2)).isEmpty();
         assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
-        log.tell(new Event.FeedLost(feed, Instant.EPOCH));
+        log.tell(Event.of(new FeedEvent.FeedLost(feed, Instant.EPOCH)));
         tap(60, Tap.STARTER_ON);
         assertThat(log.state().starts(2)).extracting(StartRecord::number).containsExactly(1, 2);
     }
@@ -203,15 +212,15 @@ class TapsOfDepartureTest {
             log.pass(Duration.ofMillis(random.nextInt(20_000)));
             Tap tap = Tap.values()[random.nextInt(Tap.values().length)];
             Ask ask = switch (random.nextInt(8)) {
-                case 0 -> new Ask.UndoTap(2, tap, random.nextBoolean() ? "slip" : null);
-                case 1 -> new Ask.TypeFigures(2, random.nextDouble(-100, 1500), random.nextBoolean() ? 17.5 : null);
-                default -> new Ask.TapStart(2, tap, log.now().minusMillis(random.nextInt(-2000, 4000)), random.nextBoolean());
+                case 0 -> Ask.of(new AttemptAsk.UndoTap(2, tap, random.nextBoolean() ? "slip" : null));
+                case 1 -> Ask.of(new AttemptAsk.TypeFigures(2, random.nextDouble(-100, 1500), random.nextBoolean() ? 17.5 : null));
+                default -> Ask.of(new AttemptAsk.TapStart(2, tap, log.now().minusMillis(random.nextInt(-2000, 4000)), random.nextBoolean()));
             };
             Departure before = log.state();
             if (!(log.ask(random.nextBoolean() ? CAPTAIN : OFFICER, ask) instanceof Decision.Accepted)) {
                 assertThat(log.state()).isSameAs(before);
             }
-            TappedEngine.of(JET, log.state(), 2).ifPresent(engine -> assertThat(engine.advice("Engine 2", log.now()).script()).doesNotContainNull());
+            TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2).ifPresent(engine -> assertThat(engine.advice("Engine 2", log.now()).script()).doesNotContainNull());
         }
         assertThat(log.replayed()).isEqualTo(log.state());
         List<Integer> numbers = log.state().starts(2).stream().map(StartRecord::number).toList();

@@ -5,9 +5,17 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Fact;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Person;
+import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
+import org.skelda.core.record.Opening;
+import org.skelda.core.record.RecordEvent;
+import org.skelda.core.seat.SeatAsk;
 
 /** A log kept in memory, as the server keeps its own: commands in, decided, appended. */
 public final class TestLog {
@@ -17,7 +25,7 @@ public final class TestLog {
     public static final Person STRANGER = new Person("p-3", "Malin Oddsrud");
 
     private final Plan plan;
-    private final List<LogEntry> entries = new ArrayList<>();
+    private final List<LogEntry<Event>> entries = new ArrayList<>();
     private Departure state;
     private Instant now = BEGIN;
     private long ids;
@@ -26,15 +34,15 @@ public final class TestLog {
         this.plan = plan;
         Opening opening = new Opening(new UUID(1, 1), Opening.Kind.LINE, "operator", "QX-LOM", plan.type().id(), "214", "QVAR", "QSKR", "4", latitude_deg, -10.82, 112,
                 BEGIN.plus(Duration.ofMinutes(40)), "a".repeat(64), "b".repeat(64), List.of());
-        LogEntry first = new LogEntry(nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), new Event.Opened(opening));
+        LogEntry<Event> first = new LogEntry<>(nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), Event.of(new RecordEvent.Opened(opening)));
         entries.add(first);
         state = Departure.begin(plan, first);
     }
 
     public static TestLog seated() {
         TestLog log = new TestLog(TestPlans.small(), 62.41);
-        log.accept(CAPTAIN, new Ask.TakeSeat(Seat.LEFT, Role.FLYING, null));
-        log.accept(OFFICER, new Ask.TakeSeat(Seat.RIGHT, Role.MONITORING, null));
+        log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
+        log.accept(OFFICER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         return log;
     }
 
@@ -54,41 +62,41 @@ public final class TestLog {
         return state;
     }
 
-    public List<LogEntry> entries() {
+    public List<LogEntry<Event>> entries() {
         return List.copyOf(entries);
     }
 
     /** A command that has seen everything, done now. */
-    public Decision ask(Person actor, Ask ask) {
+    public Decision<Event> ask(Person actor, Ask ask) {
         return submit(actor, new Command(nextId(), state.seq(), null, ask));
     }
 
     /** The same, expected to be accepted. */
-    public List<Event> accept(Person actor, Ask ask) {
+    public List<Fact> accept(Person actor, Ask ask) {
         return switch (ask(actor, ask)) {
-            case Decision.Accepted(List<Event> events) -> events;
-            case Decision.Refused(Refusal refusal) -> throw new AssertionError(ask + " was refused: " + refusal);
-            case Decision.Repeated() -> throw new AssertionError(ask + " was taken for a repeat");
+            case Decision.Accepted<Event>(List<Event> events) -> events.stream().<Fact>map(Event::fact).toList();
+            case Decision.Refused<Event>(Refusal refusal) -> throw new AssertionError(ask + " was refused: " + refusal);
+            case Decision.Repeated<Event> _ -> throw new AssertionError(ask + " was taken for a repeat");
         };
     }
 
     /** The same, expected to be refused; nothing may have changed. */
     public Refusal refuse(Person actor, Ask ask) {
         Departure before = state;
-        Decision decision = ask(actor, ask);
-        if (!(decision instanceof Decision.Refused(Refusal refusal)) || state != before) {
+        Decision<Event> decision = ask(actor, ask);
+        if (!(decision instanceof Decision.Refused<Event>(Refusal refusal)) || state != before) {
             throw new AssertionError(ask + " was not refused: " + decision);
         }
         return refusal;
     }
 
-    public Decision submit(Person actor, Command command) {
-        Decision decision = Deciding.decide(state, command, actor, now);
-        if (decision instanceof Decision.Accepted(List<Event> events)) {
+    public Decision<Event> submit(Person actor, Command command) {
+        Decision<Event> decision = Deciding.decide(state, command, actor, now);
+        if (decision instanceof Decision.Accepted<Event>(List<Event> events)) {
             Instant at = now.isBefore(state.at()) ? state.at() : now;
             Seat seat = state.seatOf(actor).orElse(null);
             for (Event event : events) {
-                LogEntry entry = new LogEntry(nextId(), state.seq() + 1, at, command.doneAt(), actor, seat, command.id(), event);
+                LogEntry<Event> entry = new LogEntry<>(nextId(), state.seq() + 1, at, command.doneAt(), actor, seat, command.id(), event);
                 entries.add(entry);
                 state = state.apply(entry);
             }
@@ -99,7 +107,7 @@ public final class TestLog {
     /** Facts as a feed tells them. */
     public void tell(Event... facts) {
         for (Event fact : facts) {
-            LogEntry entry = new LogEntry(nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
+            LogEntry<Event> entry = new LogEntry<>(nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
             entries.add(entry);
             state = state.apply(entry);
         }

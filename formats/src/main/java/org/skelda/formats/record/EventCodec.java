@@ -1,88 +1,157 @@
 package org.skelda.formats.record;
 
+import static org.skelda.formats.log.Fields.instant;
+import static org.skelda.formats.log.Fields.person;
+import static org.skelda.formats.log.Fields.seat;
+import static org.skelda.formats.log.Fields.text;
+import static org.skelda.formats.log.Fields.word;
+
 import java.time.DateTimeException;
-import java.time.Instant;
-import java.util.Locale;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
+import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.departure.Event;
-import org.skelda.core.departure.LogEntry;
-import org.skelda.core.departure.Person;
-import org.skelda.core.procedure.Seat;
+import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.line.LineEvent;
+import org.skelda.core.log.Fact;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.record.RecordEvent;
+import org.skelda.core.seat.SeatEvent;
+import org.skelda.core.simulator.SimulatorEvent;
+import org.skelda.formats.attempt.AttemptCodec;
+import org.skelda.formats.feed.FeedCodec;
+import org.skelda.formats.line.LineCodec;
+import org.skelda.formats.log.FactCodec;
+import org.skelda.formats.log.InvalidEvent;
+import org.skelda.formats.seat.SeatCodec;
+import org.skelda.formats.simulator.SimulatorCodec;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The envelope of an event as JSON: id, seq, type, v, at, doneAt, actor, seat, commandId, subject, payload (and, once
- * sealed, prevHash and hash). Times are RFC 3339 in UTC. A newer version of a payload raises {@code v}; old ones stay readable.
+ * sealed, prevHash and hash). Times are RFC 3339 in UTC. A newer version of a payload raises {@code v}; old ones stay readable:
+ * what is read is made newer version by version before its room reads it.
  */
 public final class EventCodec {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    private static final FactCodec<RecordEvent> RECORD = new RecordCodec();
+    private static final FactCodec<SeatEvent> SEAT = new SeatCodec();
+    private static final FactCodec<LineEvent> LINE = new LineCodec();
+    private static final FactCodec<AttemptEvent> ATTEMPT = new AttemptCodec();
+    private static final FactCodec<FeedEvent> FEED = new FeedCodec();
+    private static final FactCodec<SimulatorEvent> SIMULATOR = new SimulatorCodec();
+
+    /** Every type of event, and the room that reads it. */
+    private static final Map<String, Room<?>> ROOMS = new HashMap<>();
+
+    static {
+        new Room<>(RecordEvent.class, RECORD, Event::of).enter();
+        new Room<>(SeatEvent.class, SEAT, Event::of).enter();
+        new Room<>(LineEvent.class, LINE, Event::of).enter();
+        new Room<>(AttemptEvent.class, ATTEMPT, Event::of).enter();
+        new Room<>(FeedEvent.class, FEED, Event::of).enter();
+        new Room<>(SimulatorEvent.class, SIMULATOR, Event::of).enter();
+    }
+
     private EventCodec() {}
 
+    private record Room<F extends Fact>(Class<F> facts, FactCodec<F> codec, Function<F, Event> event) {
+        void enter() {
+            Arrays.stream(facts.getPermittedSubclasses()).forEach(type -> ROOMS.put(type.getSimpleName(), this));
+        }
+
+        Event read(String type, JsonNode payload) {
+            return event.apply(codec.read(type, payload));
+        }
+    }
+
     /** @param entry a log entry @return its envelope, not yet sealed */
-    public static ObjectNode write(LogEntry entry) {
+    public static ObjectNode write(LogEntry<Event> entry) {
         ObjectNode node = JSON.createObjectNode();
+        String type = entry.event().fact().getClass().getSimpleName();
         node.put("id", entry.id().toString());
         node.put("seq", entry.seq());
-        node.put("type", entry.event().getClass().getSimpleName());
-        node.put("v", Versions.of(entry.event().getClass().getSimpleName()));
+        node.put("type", type);
+        node.put("v", version(type));
         node.put("at", entry.at().toString());
         if (entry.doneAt() != null) {
             node.put("doneAt", entry.doneAt().toString());
         }
-        node.set("actor", Payloads.person(JSON.createObjectNode(), entry.actor()));
+        person(node.putObject("actor"), entry.actor());
         if (entry.seat() != null) {
             node.put("seat", word(entry.seat()));
         }
         node.put("commandId", entry.commandId().toString());
         node.put("subject", entry.event().subject());
-        node.set("payload", Payloads.write(JSON.createObjectNode(), entry.event()));
+        write(entry.event(), node.putObject("payload"));
         return node;
     }
 
+    private static void write(Event event, ObjectNode payload) {
+        switch (event) {
+            case Event.OfRecord(var fact) -> RECORD.write(fact, payload);
+            case Event.OfSeat(var fact) -> SEAT.write(fact, payload);
+            case Event.OfLine(var fact) -> LINE.write(fact, payload);
+            case Event.OfAttempt(var fact) -> ATTEMPT.write(fact, payload);
+            case Event.OfFeed(var fact) -> FEED.write(fact, payload);
+            case Event.OfSimulator(var fact) -> SIMULATOR.write(fact, payload);
+        }
+    }
+
     /** @param text an envelope as it was stored @throws InvalidEvent when it cannot be read */
-    public static LogEntry read(String text) {
+    public static LogEntry<Event> read(String text) {
         return read(JSON.readTree(text));
     }
 
-    /** @param node an envelope @throws InvalidEvent when it cannot be read, naming the field */
-    public static LogEntry read(JsonNode node) {
-        int version = node.path("v").intValue(0);
-        int newest = Versions.of(node.path("type").asString(""));
-        if (version < 1 || version > newest) {
-            throw new InvalidEvent("event version " + version + " is not known; this program reads version " + (newest == 1 ? "1" : "1 to " + newest));
-        }
+    /** @param node an envelope of any version @throws InvalidEvent when it cannot be read, naming the field */
+    public static LogEntry<Event> read(JsonNode node) {
         try {
-            JsonNode payload = node.path("payload");
-            Event event = Payloads.read(text(node, "type"), payload);
+            String type = text(node, "type");
+            Event event = room(type).read(type, newest(node).path("payload"));
             if (!event.subject().equals(text(node, "subject"))) {
                 throw new InvalidEvent("subject '" + text(node, "subject") + "' does not fit its payload");
             }
-            return new LogEntry(UUID.fromString(text(node, "id")), node.path("seq").longValue(0), Instant.parse(text(node, "at")),
-                    node.has("doneAt") ? Instant.parse(text(node, "doneAt")) : null,
-                    new Person(text(node.path("actor"), "id"), text(node.path("actor"), "name")),
-                    node.has("seat") ? seat(text(node, "seat")) : null,
-                    UUID.fromString(text(node, "commandId")), event);
+            return new LogEntry<>(UUID.fromString(text(node, "id")), node.path("seq").longValue(0), instant(node, "at"),
+                    node.has("doneAt") ? instant(node, "doneAt") : null, person(node.path("actor")),
+                    node.has("seat") ? seat(node, "seat") : null, UUID.fromString(text(node, "commandId")), event);
         } catch (IllegalArgumentException | DateTimeException e) {
             throw new InvalidEvent(String.valueOf(e.getMessage()), e);
         }
     }
 
-    static String word(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT);
-    }
-
-    static Seat seat(String word) {
-        return Seat.valueOf(word.toUpperCase(Locale.ROOT));
-    }
-
-    static String text(JsonNode node, String key) {
-        JsonNode value = node.path(key);
-        if (!value.isString()) {
-            throw new InvalidEvent("'" + key + "' is missing or is not text");
+    /** An envelope as the newest version would have written it; the one given stays as it is. @throws InvalidEvent for a version that is not known */
+    static JsonNode newest(JsonNode node) {
+        String type = text(node, "type");
+        int newest = version(type);
+        int version = node.path("v").intValue(0);
+        if (version < 1 || version > newest) {
+            throw new InvalidEvent("event version " + version + " is not known; this program reads version " + (newest == 1 ? "1" : "1 to " + newest));
         }
-        return value.asString();
+        if (version == newest || !(node.path("payload") instanceof ObjectNode)) {
+            return node;
+        }
+        ObjectNode newer = (ObjectNode) node.deepCopy();
+        for (int from = version; from < newest; from++) {
+            room(type).codec().upcast(type, from, (ObjectNode) newer.path("payload"));
+        }
+        return newer.put("v", newest);
+    }
+
+    private static int version(String type) {
+        return room(type).codec().version(type);
+    }
+
+    private static Room<?> room(String type) {
+        Room<?> room = ROOMS.get(type);
+        if (room == null) {
+            throw new InvalidEvent("event type '" + type + "' is not known");
+        }
+        return room;
     }
 }

@@ -12,8 +12,6 @@ final class RecordFields {
     private static final Set<String> PACKS = Set.of("typeHash", "procedureHash");
     private static final Set<String> SEAL = Set.of("key", "signature");
     private static final Set<String> CHAIN = Set.of("prevHash", "hash");
-    /** What the first versions of events told, and later ones tell in another way. */
-    private static final Set<String> OF_OLD = Set.of("engine");
     private static final long LARGEST_WHOLE = (1L << 53) - 1;
 
     private RecordFields() {}
@@ -31,28 +29,27 @@ final class RecordFields {
         node.propertyNames().stream().filter(name -> !known.contains(name)).forEach(name -> found.add(before + name));
     }
 
-    /** Fields of an event that it would not be written with. @param rewritten the event as this program writes it */
+    /** Fields of an event that it would not be written with. @param event as its newest version has it; @param rewritten as this program writes it */
     static List<String> unknown(JsonNode event, JsonNode rewritten) {
         List<String> found = new ArrayList<>();
-        boolean old = event.path("v").intValue(0) < Versions.of(event.path("type").asString(""));
-        beyond("", event, rewritten, old, found);
+        beyond("", event, rewritten, found);
         found.removeAll(CHAIN);
         return found;
     }
 
-    private static void beyond(String path, JsonNode given, JsonNode written, boolean old, List<String> found) {
+    private static void beyond(String path, JsonNode given, JsonNode written, List<String> found) {
         if (given.isObject()) {
             for (Map.Entry<String, JsonNode> field : given.properties()) {
                 String name = path + field.getKey();
                 if (written.has(field.getKey())) {
-                    beyond(name + ".", field.getValue(), written.get(field.getKey()), old, found);
-                } else if (!(old && OF_OLD.contains(field.getKey()))) {
+                    beyond(name + ".", field.getValue(), written.get(field.getKey()), found);
+                } else {
                     found.add(name);
                 }
             }
         } else if (given.isArray()) {
             for (int i = 0; i < given.size(); i++) {
-                beyond(path + i + ".", given.get(i), written.path(i), old, found);
+                beyond(path + i + ".", given.get(i), written.path(i), found);
             }
         }
     }

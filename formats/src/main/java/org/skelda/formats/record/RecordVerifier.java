@@ -4,6 +4,7 @@ import java.security.PublicKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.skelda.formats.log.InvalidEvent;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -148,7 +149,7 @@ public final class RecordVerifier {
         }
         RecordFields.outOfRange(event).forEach(number -> faults.add(name + " holds the number " + number + ", which no event can hold exactly."));
         try {
-            RecordFields.unknown(event, EventCodec.write(EventCodec.read(event)))
+            RecordFields.unknown(EventCodec.newest(event), EventCodec.write(EventCodec.read(event)))
                     .forEach(field -> faults.add(name + " has a field '" + field + "', which no such event has."));
         } catch (InvalidEvent e) {
             faults.add(name + " cannot be read: " + e.getMessage() + ".");

@@ -3,9 +3,12 @@ package org.skelda.formats.record;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import org.skelda.core.departure.LogEntry;
-import org.skelda.core.departure.StartRecord;
-import org.skelda.core.departure.Starts;
+import org.skelda.core.attempt.Attempts;
+import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.departure.Event;
+import org.skelda.core.log.LogEntry;
+import org.skelda.formats.attempt.AttemptCodec;
+import org.skelda.formats.log.Fields;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -19,9 +22,15 @@ final class StartsSection {
 
     /** @param events the envelopes in order @throws InvalidEvent when one cannot be read */
     static ArrayNode of(List<JsonNode> events) {
-        List<LogEntry> log = events.stream().map(EventCodec::read).toList();
+        Attempts attempts = Attempts.NONE;
+        for (JsonNode event : events) {
+            LogEntry<Event> entry = EventCodec.read(event);
+            if (entry.event() instanceof Event.OfAttempt(var fact)) {
+                attempts = attempts.apply(entry.with(fact));
+            }
+        }
         ArrayNode section = JSON.createArrayNode();
-        Starts.of(log).values().forEach(starts -> starts.forEach(start -> section.add(written(start))));
+        attempts.all().forEach(start -> section.add(written(start)));
         return section;
     }
 
@@ -30,12 +39,12 @@ final class StartsSection {
                 .put("startedAt", start.startedAt().toString()).put("tapped", start.tapped() != null);
         ObjectNode milestones = node.putObject("milestones");
         start.milestones().entrySet().stream().sorted(Map.Entry.comparingByKey(Comparator.naturalOrder()))
-                .forEach(entry -> milestones.put(entry.getKey().name(), StartPayloads.seconds(entry.getValue())));
+                .forEach(entry -> milestones.put(entry.getKey().name(), Fields.seconds(entry.getValue())));
         ArrayNode findings = node.putArray("findings");
-        start.findings().forEach(finding -> findings.addObject().put("id", finding.id().name()).put("at_s", StartPayloads.seconds(finding.at()))
+        start.findings().forEach(finding -> findings.addObject().put("id", finding.id().name()).put("at_s", Fields.seconds(finding.at()))
                 .put("action", finding.action().name()).put("reason", finding.reason()));
         if (start.summary() != null) {
-            StartPayloads.summary(node, start.summary());
+            AttemptCodec.summary(node, start.summary());
         }
         return start.traceSha256() == null ? node : node.put("traceSha256", start.traceSha256());
     }

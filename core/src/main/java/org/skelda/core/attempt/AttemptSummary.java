@@ -1,0 +1,35 @@
+package org.skelda.core.attempt;
+
+import java.time.Duration;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.start.AttemptReport;
+
+/**
+ * What is remembered of an attempt once it has ended. Null where a number was not measured or not reached.
+ *
+ * @param outcome its name in files
+ * @param lasted from starter on to its end
+ * @param peak_c hottest reading, degC
+ * @param timeToLightOff from fuel on
+ * @param timeToIdle from starter on
+ * @param flowAtLightOff_kgph kg/h
+ * @param dip_v lowest bus volts within 2.0 s of starter on, V
+ * @param motoring_pct highest start spool before fuel, %
+ * @param starterOn how long the starter was on
+ */
+public record AttemptSummary(String outcome, Duration lasted, @Nullable Double peak_c, @Nullable Duration timeToLightOff, @Nullable Duration timeToIdle,
+        @Nullable Double flowAtLightOff_kgph, @Nullable Double dip_v, @Nullable Double motoring_pct, Duration starterOn) {
+
+    /** Of a finished report. */
+    public static AttemptSummary of(AttemptReport report) {
+        AttemptReport.Remembered figures = report.figures();
+        return new AttemptSummary(report.outcome().code(), report.lasted(), report.peak() == null ? null : (Double) report.peak().value_c(),
+                figures.timeToLightOff(), figures.timeToIdle(), figures.flowAtLightOff_kgph(), figures.dip_v(), figures.motoring_pct(), figures.starterOn());
+    }
+
+    /** With what the crew read off; null leaves what was there. */
+    AttemptSummary typed(@Nullable Double typedPeak_c, @Nullable Double typedDip_v) {
+        return new AttemptSummary(outcome, lasted, typedPeak_c == null ? peak_c : typedPeak_c, timeToLightOff, timeToIdle, flowAtLightOff_kgph,
+                typedDip_v == null ? dip_v : typedDip_v, motoring_pct, starterOn);
+    }
+}

@@ -1,8 +1,0 @@
-package org.skelda.core.departure;
-
-import java.time.Instant;
-import org.jspecify.annotations.Nullable;
-import org.skelda.core.procedure.LineRef;
-
-/** A procedure put aside. @param line where it was left, null when not said */
-public record Held(String procedure, String reason, @Nullable LineRef line, Person by, Instant since) {}

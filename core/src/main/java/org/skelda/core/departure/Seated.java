@@ -1,6 +1,0 @@
-package org.skelda.core.departure;
-
-import org.skelda.core.procedure.Role;
-
-/** Who holds a seat, and in which role. */
-public record Seated(Person person, Role role) {}

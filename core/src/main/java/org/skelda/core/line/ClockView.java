@@ -1,0 +1,29 @@
+package org.skelda.core.line;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.procedure.LineRef;
+
+/** A started clock. @param elapsed whether it had run out at the view's time */
+public record ClockView(
+        String id,
+        String label,
+        String releases,
+        @Nullable String note,
+        String source,
+        LineRef by,
+        Instant startedAt,
+        Duration duration,
+        Instant opensAt,
+        boolean elapsed) {
+
+    /**
+     * The time that a clock leaves.
+     *
+     * @param clock the clock's label
+     * @param slack off-block less the clock's end, or less its end if it were started at the view's time; negative when late
+     * @param running whether it has been started; until then the slack shrinks as time passes
+     */
+    public record InHand(String clock, Duration slack, boolean running) {}
+}

@@ -1,0 +1,170 @@
+package org.skelda.core.line;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.line.LineView.GateView;
+import org.skelda.core.line.LineView.LineState;
+import org.skelda.core.line.LineView.ReadingView;
+import org.skelda.core.line.LineView.WaitKind;
+import org.skelda.core.line.LineView.WaitView;
+import org.skelda.core.line.ProcedureView.ProcedureState;
+import org.skelda.core.measure.OutOfRange;
+import org.skelda.core.procedure.ClockSpec;
+import org.skelda.core.procedure.GateState;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+import org.skelda.core.procedure.Procedure;
+import org.skelda.core.procedure.Seat;
+
+/** Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand. */
+public final class LinesViewing {
+    private final Progress progress;
+    private final Instant at;
+
+    /** @param at the time asked about; the view depends on nothing else */
+    public LinesViewing(Progress progress, Instant at) {
+        this.progress = progress;
+        this.at = at;
+    }
+
+    /** In working order. */
+    public List<ProcedureView> procedures() {
+        return progress.plan().procedures().stream().map(this::procedure).toList();
+    }
+
+    private ProcedureView procedure(Procedure procedure) {
+        List<LineView> lines = procedure.lines().stream().map(line -> line(procedure.ref(line), line)).toList();
+        int done = (int) lines.stream().filter(LineView::complete).count();
+        LineRef next = lines.stream().filter(line -> !line.complete()).filter(line -> procedure.inOrder() || !closed(line)).findFirst()
+                .filter(line -> !closed(line)).map(LineView::ref).orElse(null);
+        Instant opensAt = lines.stream().filter(line -> !line.complete() && line.gate() != null).findFirst()
+                .map(line -> line.gate().opensAt()).orElse(null);
+        Held held = progress.lines().holds().get(procedure.id());
+        ProcedureState state = progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
+        return new ProcedureView(procedure.id(), state, done, lines.size(), next, opensAt, held,
+                held == null ? null : Duration.between(held.since(), at), lines);
+    }
+
+    private static ProcedureState state(int done, int total, @Nullable LineRef next, @Nullable Held held) {
+        if (done == total) {
+            return ProcedureState.DONE;
+        }
+        if (held != null) {
+            return ProcedureState.HELD;
+        }
+        if (next == null) {
+            return ProcedureState.WAITING;
+        }
+        return done > 0 ? ProcedureState.NOW : ProcedureState.OPEN;
+    }
+
+    /** Whether a line must wait. An engine that is to be started does not: starting it is what there is to do. */
+    private static boolean closed(LineView line) {
+        return line.gate() != null && line.gate().waits().stream().anyMatch(wait -> wait.kind() != WaitKind.IDLE);
+    }
+
+    private LineView line(LineRef ref, Line line) {
+        LineRecord record = progress.lines().line(ref);
+        LineState state = state(line, record);
+        boolean complete = state == LineState.DONE || state == LineState.DEVIATED;
+        GateState gate = complete ? null : progress.gate(ref, at);
+        LineRecord.Reading reading = record.reading();
+        return new LineView(ref, state, gate == null || gate.open() ? null : gate(gate), record.answered(),
+                reading == null ? null : new ReadingView(reading.mark(), reading.value(), reading.unit(), reading.judgement()),
+                record.confirmed(), record.deviation());
+    }
+
+    private static LineState state(Line line, LineRecord record) {
+        if (record.deviation() != null) {
+            return LineState.DEVIATED;
+        }
+        if (record.completes(line)) {
+            return LineState.DONE;
+        }
+        if (record.reading() != null) {
+            return LineState.OUTSIDE;
+        }
+        return record.answered() != null ? LineState.RESPONDED : LineState.OPEN;
+    }
+
+    private GateView gate(GateState gate) {
+        return new GateView(gate.waits().stream().map(this::wait).toList(), gate.opensAt().orElse(null), gate.guards());
+    }
+
+    private WaitView wait(GateState.Wait wait) {
+        return switch (wait) {
+            case GateState.Wait.ForClock(String clock, Instant opensAt) -> new WaitView(WaitKind.CLOCK, spec(clock).label(), opensAt);
+            case GateState.Wait.ForClockStart(String clock) -> new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null);
+            case GateState.Wait.ForProcedure(String id) -> new WaitView(WaitKind.PROCEDURE, title(id), null);
+            case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null);
+            case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null);
+            case GateState.Wait.ForIdle(int engine) -> new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null);
+        };
+    }
+
+    private ClockSpec spec(String id) {
+        return Objects.requireNonNull(progress.plan().type().clocks().get(id), () -> "no clock " + id);
+    }
+
+    /** How the crew calls a line. */
+    public String label(LineRef ref) {
+        return progress.plan().line(ref).map(Line::label).orElse(ref.toString());
+    }
+
+    /** How the crew calls a procedure. */
+    public String title(String procedure) {
+        return progress.plan().procedure(procedure).map(Procedure::title).orElse(procedure);
+    }
+
+    /** Every running clock, the one that opens soonest first; then those that have run out. */
+    public List<ClockView> clocks() {
+        return progress.lines().clocks().values().stream()
+                .map(clock -> {
+                    ClockSpec spec = spec(clock.clock());
+                    return new ClockView(spec.id(), spec.label(), spec.releases(), spec.note(), spec.source(), clock.by(),
+                            clock.startedAt(), clock.duration(), clock.opensAt(), clock.elapsedAt(at));
+                })
+                .sorted(Comparator.comparing(ClockView::elapsed).thenComparing(ClockView::opensAt).thenComparing(ClockView::id))
+                .toList();
+    }
+
+    /** The first line in working order that this seat could answer now; lines of the other seat's procedures are passed over. */
+    public @Nullable LineRef next(List<ProcedureView> views, Seat seat) {
+        for (ProcedureView view : views) {
+            Seat whose = progress.plan().procedure(view.id()).map(Procedure::seat).orElse(null);
+            boolean mine = whose == null || whose == seat;
+            if (mine && view.state() != ProcedureState.NOT_NEEDED && view.held() == null && view.next() != null) {
+                return view.next();
+            }
+        }
+        return null;
+    }
+
+    /** The clock that leaves the least time before off-block; empty when none is left. @param latitude_deg of the stand */
+    public Optional<ClockView.InHand> inHand(Instant offBlock, double latitude_deg) {
+        return progress.plan().type().clocks().values().stream()
+                .flatMap(spec -> inHand(spec, offBlock, latitude_deg).stream())
+                .min(Comparator.comparing(ClockView.InHand::slack).thenComparing(ClockView.InHand::clock));
+    }
+
+    private Optional<ClockView.InHand> inHand(ClockSpec spec, Instant offBlock, double latitude_deg) {
+        RunningClock running = progress.lines().clocks().get(spec.id());
+        if (running != null) {
+            return running.elapsedAt(at) ? Optional.empty()
+                    : Optional.of(new ClockView.InHand(spec.label(), Duration.between(running.opensAt(), offBlock), true));
+        }
+        boolean wanted = progress.plan().lines().entrySet().stream()
+                .anyMatch(e -> e.getValue().head().starts().contains(spec.id()) && progress.lines().line(e.getKey()).deviation() == null);
+        try {
+            Instant end = at.plus(spec.durationAt(latitude_deg));
+            return wanted ? Optional.of(new ClockView.InHand(spec.label(), Duration.between(end, offBlock), false)) : Optional.empty();
+        } catch (OutOfRange _) {
+            return Optional.empty(); // The units do not align at this latitude: the line that starts them says so when answered.
+        }
+    }
+}

@@ -1,0 +1,76 @@
+package org.skelda.core.line;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.skelda.core.procedure.Condition;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.LineRef;
+
+/**
+ * What taking one line back undoes: the clocks it started, and every answered line whose gate it had opened, directly or
+ * through others. A line that was passed by a deviation stands on its own reason and stays.
+ */
+final class Reopening {
+    private final Progress progress;
+    private final Set<LineRef> reopened = new LinkedHashSet<>();
+    private final Map<String, LineRef> cancelled = new LinkedHashMap<>();
+
+    private Reopening(Progress progress) {
+        this.progress = progress;
+    }
+
+    static Reopening of(Progress progress, LineRef undone) {
+        Reopening reopening = new Reopening(progress);
+        Deque<LineRef> queue = new ArrayDeque<>(List.of(undone));
+        Set<LineRef> seen = new LinkedHashSet<>(Set.of(undone));
+        while (!queue.isEmpty()) {
+            LineRef ref = queue.poll();
+            reopening.cancelClocksOf(ref);
+            progress.plan().lines().forEach((other, line) -> {
+                if (!seen.contains(other) && reopening.leansOn(other, line, ref)) {
+                    seen.add(other);
+                    queue.add(other);
+                    reopening.reopened.add(other);
+                }
+            });
+        }
+        return reopening;
+    }
+
+    /** Further lines that are open again, without the undone one. */
+    List<LineRef> lines() {
+        return List.copyOf(reopened);
+    }
+
+    /** Clocks that stop, each with the line that had started it. */
+    Map<String, LineRef> clocks() {
+        return cancelled;
+    }
+
+    private void cancelClocksOf(LineRef ref) {
+        progress.lines().clocks().values().stream().filter(clock -> clock.by().equals(ref))
+                .forEach(clock -> cancelled.put(clock.clock(), ref));
+    }
+
+    private boolean leansOn(LineRef other, Line line, LineRef ref) {
+        LineRecord record = progress.lines().line(other);
+        if (record == LineRecord.UNTOUCHED || record.deviation() != null) {
+            return false;
+        }
+        boolean behindGate = progress.plan().gateBefore(other).filter(ref::equals).isPresent();
+        return behindGate || line.head().gate().stream().anyMatch(condition -> switch (condition) {
+            case Condition.ClockElapsed(String clock) -> {
+                RunningClock running = progress.lines().clocks().get(clock);
+                yield running != null && running.by().equals(ref);
+            }
+            case Condition.ProceduresDone(List<String> procedures) -> procedures.contains(ref.procedure());
+            case Condition.WithinLimits(LineRef measured) -> measured.equals(ref);
+            case Condition.LineDone(LineRef done) -> done.equals(ref);
+        });
+    }
+}

@@ -1,0 +1,24 @@
+package org.skelda.core.line;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.skelda.core.procedure.LineRef;
+
+/**
+ * A clock that was started. It has run out once {@code startedAt + duration <= at}.
+ *
+ * @param clock its id
+ * @param by the line that started it
+ * @param startedAt when
+ * @param duration how long it runs
+ */
+public record RunningClock(String clock, LineRef by, Instant startedAt, Duration duration) {
+
+    public Instant opensAt() {
+        return startedAt.plus(duration);
+    }
+
+    public boolean elapsedAt(Instant at) {
+        return !at.isBefore(opensAt());
+    }
+}

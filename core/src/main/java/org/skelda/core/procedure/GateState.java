@@ -1,0 +1,56 @@
+package org.skelda.core.procedure;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whether a line may be answered at a time, and what it waits for.
+ *
+ * @param waits what does not hold yet; empty when the gate is open
+ * @param guards what is destroyed or hurt by going on now; null when nothing is
+ */
+public record GateState(List<Wait> waits, @Nullable String guards) {
+
+    public GateState {
+        waits = List.copyOf(waits);
+    }
+
+    /** One thing a closed gate waits for. */
+    public sealed interface Wait {
+        /** A running clock. @param opensAt when it runs out */
+        record ForClock(String clock, Instant opensAt) implements Wait {}
+
+        /** A clock that no line has started. */
+        record ForClockStart(String clock) implements Wait {}
+
+        /** A procedure with open lines. */
+        record ForProcedure(String procedure) implements Wait {}
+
+        /** A reading inside its limits. */
+        record ForReading(LineRef line) implements Wait {}
+
+        /** Another line. */
+        record ForLine(LineRef line) implements Wait {}
+
+        /** An engine that has not come to idle. */
+        record ForIdle(int engine) implements Wait {}
+    }
+
+    public boolean open() {
+        return waits.isEmpty();
+    }
+
+    /** When it opens by the passing of time alone; empty when something must be done first, or when it is open. */
+    public Optional<Instant> opensAt() {
+        Instant latest = null;
+        for (Wait wait : waits) {
+            if (!(wait instanceof Wait.ForClock(String _, Instant opensAt))) {
+                return Optional.empty();
+            }
+            latest = latest == null || opensAt.isAfter(latest) ? opensAt : latest;
+        }
+        return Optional.ofNullable(latest);
+    }
+}

@@ -1,0 +1,40 @@
+package org.skelda.core.simulator;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.feed.Feed;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Grounds;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.log.Refusal;
+
+/** The simulated aircraft's controls. @param positions the last position of every control that was moved, by its name */
+public record Controls(Map<String, String> positions) {
+    /** Before anything was moved. */
+    public static final Controls UNTOUCHED = new Controls(Map.of());
+
+    public Controls {
+        positions = Map.copyOf(positions);
+    }
+
+    /** The controls are the simulator's; with a real aircraft's feed there are none. */
+    public static Decision<SimulatorEvent> decide(SimulatorAsk ask, @Nullable Feed feed, Grounds grounds) {
+        return switch (ask) {
+            case SimulatorAsk.TapControl(String control, String position) -> grounds.seated(() -> feed == null || !feed.simulated()
+                    ? Decision.refused(new Refusal.NothingThere("No simulated aircraft is attached; its controls are not here."))
+                    : grounds.accept(new SimulatorEvent.ControlTapped(control, position)));
+        };
+    }
+
+    /** Folds one entry in. */
+    public Controls apply(LogEntry<SimulatorEvent> entry) {
+        return switch (entry.event()) {
+            case SimulatorEvent.ControlTapped e -> {
+                Map<String, String> all = new HashMap<>(positions);
+                all.put(e.control(), e.position());
+                yield new Controls(all);
+            }
+        };
+    }
+}

@@ -1,0 +1,76 @@
+import { createContext, useContext, useMemo, useRef, useSyncExternalStore, type ReactNode } from 'react';
+import type { DeskPage, LineText, LineView, ProcedureText, ProcedureView, Role, Schemas, Seat } from '../api/client';
+import type { DepartureLive } from './DepartureLive';
+import type { EngineLive, LiveState } from './liveState';
+
+/** A procedure's words together with how it stands. */
+export interface Work { text: ProcedureText; view: ProcedureView; lines: WorkLine[] }
+/** A line's words together with how it stands. */
+export interface WorkLine { text: LineText; view: LineView }
+
+/** All but the readings, which change ten times a second and concern few. */
+export type DeskState = Omit<LiveState, 'engines'>;
+
+interface DepartureValue {
+  live: DepartureLive;
+  page: DeskPage;
+  person: Schemas['CrewMember'];
+  state: DeskState;
+  works: Work[];
+  /** The seat and role of the person at this page; null when not seated. */
+  mine: { seat: Seat; role: Role } | null;
+  other: Schemas['SeatView'] | null;
+}
+
+const DepartureContext = createContext<DepartureValue | null>(null);
+
+export function DepartureProvider({ live, page, person, children }: {
+  live: DepartureLive; page: DeskPage; person: Schemas['CrewMember']; children: ReactNode;
+}) {
+  const state = useDeskState(live);
+  const value = useMemo(() => {
+    const seats = state.view.seats;
+    const own = seats.find((seat) => seat.person.id === person.id);
+    return {
+      live, page, person, state,
+      works: joined(page, state.view.procedures),
+      mine: own ? { seat: own.seat, role: own.role } : null,
+      other: seats.find((seat) => seat.person.id !== person.id) ?? null,
+    };
+  }, [live, page, person, state]);
+  return <DepartureContext value={value}>{children}</DepartureContext>;
+}
+
+export function useDeparture(): DepartureValue {
+  const value = useContext(DepartureContext);
+  if (!value) throw new Error('useDeparture needs a DepartureProvider around it');
+  return value;
+}
+
+/** The engines of which anything was read, by their numbers; who asks is drawn anew with each reading. */
+export function useEngines(): Record<number, EngineLive> {
+  const { live } = useDeparture();
+  return useSyncExternalStore(live.subscribe, () => live.snapshot().engines);
+}
+
+function useDeskState(live: DepartureLive): DeskState {
+  const known = useRef<DeskState | null>(null);
+  return useSyncExternalStore(live.subscribe, () => {
+    const { engines: _, ...now } = live.snapshot();
+    const before = known.current;
+    if (before === null || (Object.keys(now) as (keyof DeskState)[]).some((key) => before[key] !== now[key])) known.current = now;
+    return known.current ?? now;
+  });
+}
+
+function joined(page: DeskPage, views: ProcedureView[]): Work[] {
+  return page.procedures.flatMap((text) => {
+    const view = views.find((candidate) => candidate.id === text.id);
+    if (!view) return [];
+    const lines = text.lines.flatMap((line) => {
+      const lineView = view.lines.find((candidate) => candidate.ref === line.ref);
+      return lineView ? [{ text: line, view: lineView }] : [];
+    });
+    return [{ text, view, lines }];
+  });
+}
