@@ -17,6 +17,7 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
+import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Person;
@@ -71,13 +72,24 @@ class DepartureController {
 
     @GetMapping
     List<TodayRow> today(@AuthenticationPrincipal SignedIn person) {
-        return departures.today(person.operatorId(), clock.instant()).stream().map(standing -> {
-            var opening = standing.state().opening();
-            int total = standing.state().plan().procedures().stream().filter(standing.state()::isNeeded).mapToInt(procedure -> procedure.lines().size()).sum();
-            return new TodayRow(opening.departureId(), opening.kind(), opening.tail(), standing.state().plan().type().name(), opening.flight(), opening.from(),
-                    opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
-                    standing.view().seats(), total - standing.view().openLines(), total);
-        }).toList();
+        Instant now = clock.instant();
+        return departures.today(person.operatorId(), now).stream()
+                .map(id -> departures.readable(id).map(_ -> row(departures.standing(id, now))).orElseGet(() -> changed(id))).toList();
+    }
+
+    private static TodayRow row(Departures.Standing standing) {
+        Departure state = standing.state();
+        Opening opening = state.opening();
+        int total = state.plan().procedures().stream().filter(state::isNeeded).mapToInt(procedure -> procedure.lines().size()).sum();
+        return new TodayRow(opening.departureId(), opening.kind(), opening.tail(), state.plan().type().name(), opening.flight(), opening.from(),
+                opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
+                standing.view().seats(), total - standing.view().openLines(), total);
+    }
+
+    /** Nothing of a log that was changed is shown; that it is there is. */
+    private TodayRow changed(UUID id) {
+        return new TodayRow(id, Opening.Kind.LINE, "", "", "", "", "", "", departures.offBlock(id), Lifecycle.PLANNED,
+                new DepartureView.WaitsFor("Its stored log was changed. Do not rely on it", null), List.of(), 0, 0);
     }
 
     @GetMapping("/{id}")

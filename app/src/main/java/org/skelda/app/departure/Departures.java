@@ -30,7 +30,10 @@ import org.skelda.core.record.RecordEvent;
 import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
+import org.skelda.formats.record.LogChain;
 import org.skelda.formats.record.Sha256;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -48,6 +51,8 @@ public class Departures {
     private static final Duration KEPT_UNUSED = Duration.ofMinutes(2);
 
     private static final TypeReference<Map<String, Object>> EVENT = new TypeReference<>() {};
+
+    private static final Logger LOG = LoggerFactory.getLogger(Departures.class);
 
     private final LogStore store;
     private final Packs packs;
@@ -190,7 +195,7 @@ public class Departures {
 
     /** The line departure of a tail that is being worked: the earliest by off-block time, if any. What an aircraft sends is never a rehearsal's. */
     public Optional<Departure> worked(String operatorId, String tail, Instant at) {
-        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(this::state)
+        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().flatMap(id -> readable(id).stream())
                 .filter(state -> state.opening().tail().equals(tail) && !state.opening().isRehearsal())
                 .filter(state -> state.lifecycle() == Lifecycle.WORKING || state.lifecycle() == Lifecycle.OFF_BLOCK).findFirst();
     }
@@ -211,8 +216,13 @@ public class Departures {
     }
 
     /** Today's departures of an operator, by off-block time. */
-    List<Standing> today(String operatorId, Instant at) {
-        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().map(id -> standing(id, at)).toList();
+    List<UUID> today(String operatorId, Instant at) {
+        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER));
+    }
+
+    /** When a departure should leave its stand, as it is kept beside its log. */
+    Instant offBlock(UUID departureId) {
+        return store.offBlock(departureId);
     }
 
     /** Whether the operator has a departure within a span around a time. */
@@ -224,7 +234,19 @@ public class Departures {
         return with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
     }
 
-    /** The state as it is, for whoever scripts a departure. */
+    /** The state as it is; empty where the stored log was changed by something else, which is told to whoever opens that departure. */
+    public Optional<Departure> readable(UUID departureId) {
+        try {
+            return Optional.of(state(departureId));
+        } catch (ProblemException e) {
+            if (e.problem().slug().equals(Problems.LOG_CHANGED)) {
+                return Optional.empty();
+            }
+            throw e;
+        }
+    }
+
+    /** The state as it is. */
     public Departure state(UUID departureId) {
         return with(departureId, LiveDeparture::state);
     }
@@ -296,7 +318,12 @@ public class Departures {
             if (events.isEmpty()) {
                 throw new ProblemException(Problems.noSuchDeparture());
             }
-            return LiveDeparture.replay(events, packs::planOf);
+            try {
+                return LiveDeparture.replay(events, packs::planOf);
+            } catch (LogChain.Broken e) {
+                LOG.error("the stored log of departure {} was changed by something else than this program: {}", id, e.getMessage());
+                throw new ProblemException(Problems.logChanged(e.seq()));
+            }
         });
     }
 

@@ -21,6 +21,7 @@ import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
+import org.skelda.formats.record.LogChain;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -41,14 +42,18 @@ final class LiveDeparture {
         this.headHash = headHash;
     }
 
-    /** @param stored the whole log, in order; @param plans finds the plan of its opening */
+    /**
+     * @param stored the whole log, in order
+     * @param plans finds the plan of its opening
+     * @throws LogChain.Broken when the text of an entry is not what was stored
+     */
     static LiveDeparture replay(List<StoredEvent> stored, Function<Opening, Plan> plans) {
+        String head = LogChain.check(stored.stream().map(StoredEvent::envelope).toList());
         List<LogEntry<Event>> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
         if (!(log.getFirst().event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening)))) {
             throw new IllegalStateException("a log of a departure begins with its opening, not with " + log.getFirst().event());
         }
         Plan plan = plans.apply(opening);
-        String head = JSON.readTree(stored.getLast().envelope()).path("hash").asString();
         return new LiveDeparture(Departure.replay(plan, log), head);
     }
 

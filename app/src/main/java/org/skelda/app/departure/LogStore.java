@@ -62,6 +62,12 @@ class LogStore {
         return Optional.ofNullable(entities.find(StoredAnswer.class, new StoredAnswer.Key(departureId, commandId)));
     }
 
+    /** When a departure should leave its stand. */
+    @Transactional(readOnly = true)
+    public Instant offBlock(UUID departureId) {
+        return entities.createQuery("select offBlock from StoredDeparture where id = :id", Instant.class).setParameter("id", departureId).getSingleResult();
+    }
+
     @Transactional(readOnly = true)
     public boolean belongsTo(UUID departureId, String operatorId) {
         return entities.createQuery("select count(*) from StoredDeparture where id = :id and operatorId = :operator", Long.class)

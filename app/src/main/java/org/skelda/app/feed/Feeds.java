@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.formats.record.Sha256;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The feeds that were issued. A token is shown once; only its hash is kept. */
 @Repository
@@ -34,6 +35,7 @@ public class Feeds {
     public record Issued(Feed feed, String token) {}
 
     /** @param by account id of who issues it */
+    @Transactional
     public Issued issue(String operatorId, String tail, String label, boolean simulated, String by, Instant at) {
         byte[] secret = new byte[TOKEN_BYTES];
         random.nextBytes(secret);
@@ -45,6 +47,7 @@ public class Feeds {
     }
 
     /** @return whether there was such a feed of the operator that was still good */
+    @Transactional
     public boolean revoke(UUID id, String operatorId, String by, Instant at) {
         return database.sql("update feed set revoked_at = ?, revoked_by = ? where id = ? and operator_id = ? and revoked_at is null")
                 .params(Timestamp.from(at), by, id, operatorId).update() == 1;

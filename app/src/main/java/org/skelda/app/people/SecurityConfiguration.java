@@ -54,6 +54,8 @@ class SecurityConfiguration {
                 .authorizeHttpRequests(requests -> requests
                         .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
                         .requestMatchers("/api/session", "/api/time").permitAll()
+                        // It has a key of its own.
+                        .requestMatchers("/own/backup").permitAll()
                         .requestMatchers("/api/feeds", "/api/feeds/**").hasRole(Account.ADMINISTRATOR)
                         .requestMatchers("/api/**").authenticated()
                         .requestMatchers("/actuator/health").permitAll()
@@ -62,7 +64,8 @@ class SecurityConfiguration {
                 .addFilterBefore(standing, AuthorizationFilter.class)
                 // Signing in has no session yet to bind a token to; it looks where the page is from instead.
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
-                        .ignoringRequestMatchers(PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/session")))
+                        .ignoringRequestMatchers(PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/session"),
+                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/own/backup")))
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())

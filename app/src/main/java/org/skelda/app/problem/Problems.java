@@ -5,6 +5,9 @@ import static org.skelda.app.problem.Problem.of;
 
 /** Problems that are not a departure's own. */
 public final class Problems {
+    /** The slug of a departure whose stored log was changed. */
+    public static final String LOG_CHANGED = "log-changed";
+
     private static final int BAD_REQUEST = 400;
     private static final int UNAUTHORIZED = 401;
     private static final int FORBIDDEN = 403;
@@ -72,6 +75,11 @@ public final class Problems {
 
     public static Problem noSuchDeparture() {
         return of("not-found", NOT_FOUND, "No such departure", "There is no such departure at your operator.", "Choose one under Today.");
+    }
+
+    public static Problem logChanged(long seq) {
+        return of(LOG_CHANGED, INTERNAL, "Stored log changed", "Event " + seq + " of this departure's stored log is not what was written: something else than Skelda changed it.",
+                "Do not rely on this departure. Tell your administrator, who can put the data back from a backup.").kept("What was stored is kept as it is and is not shown.");
     }
 
     public static Problem noSuchReader() {

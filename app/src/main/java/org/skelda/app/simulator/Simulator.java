@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.door.OwnDoor;
 import org.skelda.app.feed.Feeds;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
@@ -82,13 +83,7 @@ public class Simulator {
     @Order(Ordered.LOWEST_PRECEDENCE)
     public void resume() {
         Instant now = clock.instant();
-        for (UUID id : departures.around(now, RESUMED_WITHIN)) {
-            Departure departure = departures.state(id);
-            Feed feed = departure.feed();
-            if (feed != null && feed.simulated() && !departure.lifecycle().closed()) {
-                attach(departure);
-            }
-        }
+        departures.around(now, RESUMED_WITHIN).stream().flatMap(id -> departures.readable(id).stream()).filter(this::mayResume).forEach(this::attach);
     }
 
     /**

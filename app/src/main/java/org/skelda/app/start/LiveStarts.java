@@ -106,7 +106,7 @@ public class LiveStarts {
     @EventListener(ApplicationReadyEvent.class)
     @Order(Ordered.LOWEST_PRECEDENCE)
     void resume() {
-        departures.around(clock.instant(), RESUMED_WITHIN).stream().map(departures::state)
+        departures.around(clock.instant(), RESUMED_WITHIN).stream().flatMap(id -> departures.readable(id).stream())
                 .filter(departure -> departure.feed() != null && departure.feed().live() && !departure.lifecycle().closed())
                 .forEach(departure -> packs.profileOf(departure.opening()).ifPresent(profile -> tail(departure, profile)));
     }

@@ -8,10 +8,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.skelda.formats.record.Sha256;
 import org.skelda.app.store.DiskSpace;
+import org.skelda.formats.record.Sha256;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Where traces from files are kept, byte for byte. */
 @Repository
@@ -29,6 +30,7 @@ class Traces {
     /** @param outcomes of its attempts, in words; empty text when it holds none */
     record Trace(UUID id, String name, String typeId, double elevation_ft, Instant openedAt, String outcomes, String sha256) {}
 
+    @Transactional
     Trace add(String operatorId, String name, String typeId, double elevation_ft, String by, Instant at, String outcomes, byte[] content) {
         space.check();
         Trace trace = new Trace(UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
@@ -53,6 +55,7 @@ class Traces {
         return database.sql("select coalesce(sum(octet_length(content)), 0) from trace where operator_id = ?").params(operatorId).query(Long.class).single();
     }
 
+    @Transactional
     void delete(UUID id) {
         database.sql("delete from trace where id = ?").params(id).update();
     }

@@ -2,6 +2,10 @@ package org.skelda.app.departure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -11,11 +15,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.skelda.app.ServerTest;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.OtherOperator;
+import org.skelda.formats.record.RecordVerifier;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Commands over HTTP on a real H2 file: every refusal is a problem of the catalogue, and stores nothing by halves. */
 @ServerTest
@@ -23,6 +30,7 @@ import org.springframework.test.web.servlet.MockMvc;
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
 class CommandsTest {
     private static final long ALL = 1_000_000;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Autowired
     private MockMvc mvc;
@@ -30,6 +38,8 @@ class CommandsTest {
     private Accounts accounts;
     @Autowired
     private JdbcClient database;
+    @Autowired
+    private Departures departures;
     private CrewOverHttp captain;
     private CrewOverHttp officer;
     private String id;
@@ -148,5 +158,48 @@ class CommandsTest {
             assertThat(events.get(i).path("seq").intValue()).isEqualTo(i + 1);
             assertThat(i == 0 || events.get(i).path("prevHash").equals(events.get(i - 1).path("hash"))).isTrue();
         }
+    }
+
+    /** A log of an earlier version, with the documents it was opened with, as it lies in a store. */
+    @Test
+    void aLogOfAnEarlierVersionOpensAndGoesOn() throws Exception {
+        Path kept = Path.of("../formats/src/test/resources/kept/2026-11");
+        List<String> log = Files.readAllLines(kept.resolve("working.log.jsonl"));
+        JsonNode opening = JSON.readTree(log.getFirst()).path("payload");
+        UUID departure = UUID.fromString(opening.path("departureId").asString());
+        database.sql("merge into pack values (?, 'TYPE', 'kept-type', 'HAVERN-2M', now(), ?)").params(opening.path("typeHash").asString(), Files.readString(kept.resolve("type.yaml"))).update();
+        database.sql("merge into pack values (?, 'PROCEDURES', 'kept-procedures', 'HAVERN-2M', now(), ?)")
+                .params(opening.path("procedureHash").asString(), Files.readString(kept.resolve("procedures.yaml"))).update();
+        database.sql("insert into departure values (?, 'vardholm', now())").params(departure).update();
+        for (String event : log) {
+            JsonNode node = JSON.readTree(event);
+            database.sql("insert into departure_event values (?, ?, 'vardholm', ?, ?)")
+                    .params(departure, node.path("seq").longValue(), OffsetDateTime.parse(node.path("at").asString()), event).update();
+        }
+        CrewOverHttp.Answer view = captain.read("/api/departures/" + departure + "/view");
+        assertThat(view.body().path("seq").intValue(0)).as(view.body().toString()).isEqualTo(log.size());
+        CrewOverHttp.Answer seated = captain.ask(departure.toString(), ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\",\"reason\":\"goes on\"");
+        assertThat(seated.body().path("first").intValue(0)).as(seated.body().toString()).isEqualTo(log.size() + 1);
+        assertThat(captain.ask(departure.toString(), ALL, "HOLD", "\"procedure\":\"start-2\",\"reason\":\"to see it go on\"").status()).isEqualTo(200);
+        assertThat(RecordVerifier.verify(departures.record(departure)).faults()).isEmpty();
+    }
+
+    @Test
+    void aStoredLogThatWasChangedIsSaidAndNotShown() throws Exception {
+        String other = captain.departure("312");
+        String envelope = database.sql("select envelope from departure_event where departure_id = ? and seq = 1").param(UUID.fromString(other)).query(String.class).single();
+        departures.tidy(System.nanoTime() + Duration.ofHours(1).toNanos());
+        database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1").params(envelope.replace("\"stand\":\"", "\"stand\":\"9"), UUID.fromString(other)).update();
+        try {
+            CrewOverHttp.Answer answer = captain.read("/api/departures/" + other);
+            assertThat(answer.slug()).isEqualTo("log-changed");
+            assertThat(answer.body().path("detail").asString()).contains("Event 1 ");
+            assertThat(captain.ask(other, ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"").slug()).isEqualTo("log-changed");
+            assertThat(captain.read("/api/departures").body().values()).as("the others are there all the same").hasSizeGreaterThan(1)
+                    .anySatisfy(row -> assertThat(row.path("waitsFor").path("text").asString()).contains("was changed"));
+        } finally {
+            database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1").params(envelope, UUID.fromString(other)).update();
+        }
+        assertThat(captain.read("/api/departures/" + other).status()).as("put back from a backup").isEqualTo(200);
     }
 }

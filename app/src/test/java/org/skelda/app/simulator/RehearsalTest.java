@@ -21,6 +21,7 @@ import org.skelda.app.ServerTest;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.door.OwnDoor;
 import org.skelda.app.feed.Feeds;
 import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;

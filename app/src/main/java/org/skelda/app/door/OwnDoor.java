@@ -1,4 +1,4 @@
-package org.skelda.app.simulator;
+package org.skelda.app.door;
 
 import java.net.InetAddress;
 import org.apache.catalina.connector.Connector;
@@ -10,11 +10,11 @@ import org.springframework.boot.web.server.autoconfigure.ServerProperties;
 import org.springframework.stereotype.Component;
 
 /**
- * Where the simulated aircraft knocks: the server's own door, or, where that is not this machine's own address or speaks TLS, a second
+ * Where this machine's own programs knock: the server's own door, or, where that is not this machine's own address or speaks TLS, a second
  * one on loopback that nobody else can reach.
  */
 @Component
-class OwnDoor implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+public class OwnDoor implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
     private static final String LOOPBACK = "127.0.0.1";
 
     private final ServerProperties server;
@@ -38,7 +38,7 @@ class OwnDoor implements WebServerFactoryCustomizer<TomcatServletWebServerFactor
     }
 
     /** Its port, once the server listens. */
-    int port(WebServer main) {
+    public int port(WebServer main) {
         Connector own = second;
         return own == null ? main.getPort() : own.getLocalPort();
     }
