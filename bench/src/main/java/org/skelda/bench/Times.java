@@ -12,6 +12,10 @@ final class Times {
         nanos.add(duration_ns);
     }
 
+    void clear() {
+        nanos.clear();
+    }
+
     /** @param share 0 to 1 @return that quantile (ms) */
     double quantile_ms(double share) {
         long[] sorted = nanos.stream().mapToLong(Long::longValue).sorted().toArray();

@@ -101,6 +101,11 @@ final class DeskOfDeparture {
         answerByKey(cardText());
     }
 
+    /** Waits until the cursor is in a field: what is typed goes there. */
+    void waitForCursorIn(String label) {
+        page.locator("*:focus").and(page.getByLabel(label)).waitFor();
+    }
+
     private void answerByKey(String before) {
         String line = line();
         TestServer.pause(LONGER_THAN_ONE_PRESS_MS);

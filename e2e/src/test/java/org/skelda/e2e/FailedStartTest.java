@@ -121,7 +121,7 @@ class FailedStartTest extends StartJourney {
         assertThat(desk.page().getByRole(AriaRole.DIALOG).count()).as("no hold is opened").isZero();
         desk.go("Start engine 2");
         desk.press("d");
-        desk.page().getByLabel("Why it is not done as written").waitFor();
+        desk.waitForCursorIn("Why it is not done as written");
         desk.page().keyboard().type("7 of 9 seen");
         pictureAsItIs(desk, "keys-dialog-" + (reloaded ? "night" : "day"));
         assertThat(desk.page().getByLabel("Why it is not done as written").inputValue()).isEqualTo("7 of 9 seen");

@@ -6,7 +6,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A hot start is cut within the seconds of its forecast, or it is a real exceedance: at life's own speed, with nothing beside it. */
-@Tag("alone")
+@Tag("quiet")
 class HotStartTest extends StartJourney {
     HotStartTest() {
         super(1);

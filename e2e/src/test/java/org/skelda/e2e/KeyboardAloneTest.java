@@ -111,7 +111,7 @@ class KeyboardAloneTest {
 
     private static void deviateAndTakeBack(DeskOfDeparture desk) {
         desk.press("d");
-        desk.page().getByLabel("Why it is not done as written").waitFor();
+        desk.waitForCursorIn("Why it is not done as written");
         desk.page().keyboard().type("Switch sticks, in the technical log");
         desk.press("Enter");
         desk.waitForCard("Position lights");
@@ -127,7 +127,7 @@ class KeyboardAloneTest {
     private static void lateEntry(DeskOfDeparture desk) {
         desk.waitForCard("Standby power");
         desk.press("l");
-        desk.page().getByLabel("Minutes ago").waitFor();
+        desk.waitForCursorIn("Minutes ago");
         desk.page().keyboard().type("3");
         desk.press("Enter");
         desk.waitForCard("Position lights");

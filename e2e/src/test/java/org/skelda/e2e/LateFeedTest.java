@@ -18,7 +18,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A good start whose readings are held up on their way, at life's own speed: a delay never makes a finding. */
-@Tag("alone")
+@Tag("quiet")
 class LateFeedTest extends StartJourney {
     private static final Path RECORDED = Path.of("../formats/src/test/resources/starts");
     private static final HttpClient HTTP = HttpClient.newHttpClient();

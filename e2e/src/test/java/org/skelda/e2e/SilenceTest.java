@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Starts that fall silent, on the simulated aircraft and at life's own speed: silence is measured in seconds. */
-@Tag("alone")
+@Tag("quiet")
 class SilenceTest extends StartJourney {
     SilenceTest() {
         super(1);

@@ -12,6 +12,7 @@ import org.skelda.app.clock.ServerClock;
 import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.Passwords;
+import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
@@ -160,7 +161,7 @@ class DepartureController {
     ResponseEntity<String> record(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         var opening = departures.standing(id, clock.instant()).state().opening();
-        String name = "skelda-" + opening.tail() + "-" + opening.flight() + "-" + opening.offBlock().toString().substring(0, 10) + ".json";
+        String name = "skelda-" + opening.tail() + "-" + PlainName.of(opening.flight()) + "-" + opening.offBlock().toString().substring(0, 10) + ".json";
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
                 .body(departures.record(id));

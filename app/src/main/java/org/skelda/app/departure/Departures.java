@@ -111,7 +111,8 @@ public class Departures {
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
         return with(departureId, departure -> {
             departure.work();
-            Optional<StoredAnswer> earlier = store.answer(departureId, command.id());
+            Optional<StoredAnswer> earlier = departure.isAnswered(command.id()) ? store.answer(departureId, command.id()) : Optional.empty();
+            departure.answering(command.id());
             return earlier.isPresent()
                     ? again(departure, earlier.get(), requestHash, at)
                     : decide(departure, command, requestHash, actor, at);
@@ -262,7 +263,8 @@ public class Departures {
 
     /** @throws ProblemException not-found when the departure does not exist or is another operator's */
     public void checkOwner(UUID departureId, String operatorId) {
-        if (!store.belongsTo(departureId, operatorId)) {
+        LiveDeparture known = live.get(departureId);
+        if (known == null ? !store.belongsTo(departureId, operatorId) : !known.operatorId().equals(operatorId)) {
             throw new ProblemException(Problems.noSuchDeparture());
         }
     }
@@ -319,7 +321,7 @@ public class Departures {
                 throw new ProblemException(Problems.noSuchDeparture());
             }
             try {
-                return LiveDeparture.replay(events, packs::planOf);
+                return LiveDeparture.replay(events, store.answered(id), packs::planOf);
             } catch (LogChain.Broken e) {
                 LOG.error("the stored log of departure {} was changed by something else than this program: {}", id, e.getMessage());
                 throw new ProblemException(Problems.logChanged(e.seq()));

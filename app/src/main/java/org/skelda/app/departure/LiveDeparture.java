@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
@@ -37,24 +38,45 @@ final class LiveDeparture {
     private Departure state;
     private String headHash;
 
-    private LiveDeparture(Departure state, String headHash) {
+    /** Commands that have an answer in the store already. */
+    private final Set<UUID> answered;
+    private final String operatorId;
+
+    private LiveDeparture(Departure state, String headHash, Set<UUID> answered) {
         this.state = state;
         this.headHash = headHash;
+        this.answered = answered;
+        this.operatorId = state.opening().operatorId();
+    }
+
+    String operatorId() {
+        return operatorId;
+    }
+
+    /** Whether a command was answered before. Only with its lock. */
+    boolean isAnswered(UUID commandId) {
+        return answered.contains(commandId);
+    }
+
+    /** A command's answer is in the store, or may be. Only with its lock. */
+    void answering(UUID commandId) {
+        answered.add(commandId);
     }
 
     /**
      * @param stored the whole log, in order
+     * @param answered commands that have an answer in the store
      * @param plans finds the plan of its opening
      * @throws LogChain.Broken when the text of an entry is not what was stored
      */
-    static LiveDeparture replay(List<StoredEvent> stored, Function<Opening, Plan> plans) {
+    static LiveDeparture replay(List<StoredEvent> stored, Set<UUID> answered, Function<Opening, Plan> plans) {
         String head = LogChain.check(stored.stream().map(StoredEvent::envelope).toList());
         List<LogEntry<Event>> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
         if (!(log.getFirst().event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening)))) {
             throw new IllegalStateException("a log of a departure begins with its opening, not with " + log.getFirst().event());
         }
         Plan plan = plans.apply(opening);
-        return new LiveDeparture(Departure.replay(plan, log), head);
+        return new LiveDeparture(Departure.replay(plan, log), head, answered);
     }
 
     Departure state() {

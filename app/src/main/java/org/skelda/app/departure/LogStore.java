@@ -3,8 +3,10 @@ package org.skelda.app.departure;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceContext;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.skelda.app.store.DiskSpace;
 import org.springframework.stereotype.Repository;
@@ -55,6 +57,12 @@ class LogStore {
     public List<StoredEvent> events(UUID departureId, long afterSeq, long lastSeq) {
         return entities.createQuery("from StoredEvent where departureId = :id and seq > :after and seq <= :last order by seq", StoredEvent.class)
                 .setParameter("id", departureId).setParameter("after", afterSeq).setParameter("last", lastSeq).getResultList();
+    }
+
+    /** Ids of all commands of a departure that were answered, accepted or refused. */
+    @Transactional(readOnly = true)
+    public Set<UUID> answered(UUID departureId) {
+        return new HashSet<>(entities.createQuery("select commandId from StoredAnswer where departureId = :id", UUID.class).setParameter("id", departureId).getResultList());
     }
 
     @Transactional(readOnly = true)

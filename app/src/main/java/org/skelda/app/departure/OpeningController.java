@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.UUID;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.fleet.Fleet;
+import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
@@ -73,8 +74,8 @@ class OpeningController {
         Fleet.Airfield field = fleet.airfield(person.operatorId(), request.from());
         Packs.Current pair = packs.currentFor(tail.typeId());
         UUID id = UuidCreator.getTimeOrderedEpoch();
-        departures.open(new Opening(id, request.kind(), person.operatorId(), tail.registration(), tail.typeId(), request.flight().strip(), request.from(), request.to(),
-                request.stand().strip(), field.latitude_deg(), field.longitude_deg(), field.elevation_ft(), request.offBlock().truncatedTo(ChronoUnit.MINUTES),
+        departures.open(new Opening(id, request.kind(), person.operatorId(), tail.registration(), tail.typeId(), PlainName.of(request.flight()), request.from(), request.to(),
+                PlainName.of(request.stand()), field.latitude_deg(), field.longitude_deg(), field.elevation_ft(), request.offBlock().truncatedTo(ChronoUnit.MINUTES),
                 pair.typeHash(), pair.procedureHash(), tail.modifications()), person.person(), now);
         return new Opened(id);
     }

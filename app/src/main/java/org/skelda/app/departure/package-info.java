@@ -3,3 +3,4 @@
 package org.skelda.app.departure;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.Account;
+import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
@@ -98,7 +99,7 @@ class FeedController {
             throw new ProblemException(Problems.badRequest("The request does not fit.")
                     .with(List.of(new Problem.Violation("tail", "is no tail of your operator"))));
         }
-        Feeds.Issued issued = feeds.issue(person.operatorId(), request.tail(), request.label(), false, person.id(), clock.instant());
+        Feeds.Issued issued = feeds.issue(person.operatorId(), request.tail(), PlainName.of(request.label()), false, person.id(), clock.instant());
         return new IssuedFeed(issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());
     }
 

@@ -25,9 +25,9 @@ public class Account {
     public Account(String id, String operatorId, String accountName, String fullName, String duty, String passwordHash, boolean demo) {
         this.id = id;
         this.operatorId = operatorId;
-        this.accountName = accountName;
-        this.fullName = fullName;
-        this.duty = duty;
+        this.accountName = PlainName.of(accountName);
+        this.fullName = PlainName.of(fullName);
+        this.duty = PlainName.of(duty);
         this.passwordHash = passwordHash;
         this.demo = demo;
     }

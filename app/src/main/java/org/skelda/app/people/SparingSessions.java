@@ -4,6 +4,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.transaction.support.TransactionOperations;
 
 /**
  * The last use of a session is written at most once a minute: written at each request it would be most of a request's work, and
@@ -18,6 +19,12 @@ class SparingSessions {
             WHERE PRIMARY_ID = ?6
             AND (SESSION_ID <> ?1 OR MAX_INACTIVE_INTERVAL <> ?3 OR PRINCIPAL_NAME IS DISTINCT FROM ?5 OR LAST_ACCESS_TIME < ?2 - 60000)
             """;
+
+    /** A statement each, and no transaction around it: reading a session waits for no disk, and one that is lost with the power is signed in anew. */
+    @Bean("springSessionTransactionOperations")
+    TransactionOperations eachStatementByItself() {
+        return TransactionOperations.withoutTransaction();
+    }
 
     @Bean
     SessionRepositoryCustomizer<JdbcIndexedSessionRepository> lastUseOnceAMinute() {

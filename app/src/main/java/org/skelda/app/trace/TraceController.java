@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
@@ -72,7 +73,7 @@ class TraceController {
     @ResponseStatus(HttpStatus.CREATED)
     Traces.Trace open(@RequestParam("name") String given, @RequestParam(required = false) @Nullable String type,
             @RequestParam(defaultValue = "0") double elevation_ft, @RequestBody byte[] content, @AuthenticationPrincipal SignedIn person) {
-        String name = given.replaceAll("\\p{Cntrl}", "").strip();
+        String name = PlainName.of(given);
         if (name.isBlank() || name.length() > LONGEST_NAME || !(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
             throw new ProblemException(Problems.badRequest("A name of up to 200 characters and an elevation of -2,000 to 20,000 ft are needed."));
         }

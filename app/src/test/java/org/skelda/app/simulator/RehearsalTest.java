@@ -11,6 +11,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -30,6 +31,8 @@ import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.Event;
+import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.log.Person;
 import org.skelda.core.procedure.Seat;
 import org.skelda.core.record.Opening;
@@ -60,6 +63,7 @@ class RehearsalTest {
     @Autowired private Accounts accounts;
     @Autowired private Departures departures;
     @Autowired private LiveStarts starts;
+    @Autowired private Simulator simulator;
     @Autowired private JdbcClient database;
 
     private RequestPostProcessor strand() {
@@ -103,6 +107,26 @@ class RehearsalTest {
         assertThat(sent("/api/departures/" + rehearsal + "/commands", "{\"commandId\":\"" + UUID.randomUUID() + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}")
                 .getStatus()).isEqualTo(200);
         assertThat(mvc.perform(post("/api/departures/" + rehearsal + "/simulator").with(strand()).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(204);
+    }
+
+    /** It comes back with whoever looks at the departure again, and stands where it should. */
+    @Test
+    void theSimulatedAircraftEndsWhenNobodyWorksItsDeparture() throws Exception {
+        UUID rehearsal = opened("REHEARSAL");
+        sent("/api/departures/" + rehearsal + "/commands", "{\"commandId\":\"" + UUID.randomUUID() + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}");
+        assertThat(sent("/api/departures/" + rehearsal + "/simulator", "").getStatus()).isEqualTo(204);
+        departures.record(rehearsal, List.of(Event.of(new FeedEvent.FeedAttached(UUID.randomUUID(), "Simulated aircraft", true))), new Person("server", "Server"), Instant.now());
+        simulator.tidy(System.nanoTime());
+        assertThat(simulator.flights()).as("it was worked a moment ago").isPositive();
+        simulator.tidy(System.nanoTime() + Duration.ofMinutes(3).toNanos());
+        assertThat(simulator.flights()).isZero();
+        mvc.perform(get("/api/departures/" + rehearsal + "/stream").with(strand()));
+        for (int i = 0; i < 100 && simulator.flights() == 0; i++) {
+            Thread.sleep(50);
+        }
+        assertThat(simulator.flights()).isEqualTo(1);
+        simulator.tidy(System.nanoTime() + Duration.ofMinutes(3).toNanos());
+        assertThat(simulator.flights()).as("somebody looks at it").isEqualTo(1);
     }
 
     @Test
