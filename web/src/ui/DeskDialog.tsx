@@ -9,7 +9,8 @@ export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
 export function DeskDialog({ title, opened, close, children }: { title: string; opened: boolean; close: () => void; children: ReactNode }) {
   useKeyBlock('dialog', opened);
   return (
-    <Modal opened={opened} onClose={close} title={title} returnFocus={false}>
+    // It is there, and gone, at once: a key that follows quickly must not fall between it and the desk.
+    <Modal opened={opened} onClose={close} title={title} returnFocus={false} transitionProps={{ duration: 0 }}>
       {children}
     </Modal>
   );

@@ -101,6 +101,11 @@ final class DeskOfDeparture {
         answerByKey(cardText());
     }
 
+    /** Waits until a dialog is open and hears keys. */
+    void waitForDialog() {
+        page.locator("[role=dialog] *:focus").waitFor();
+    }
+
     /** Waits until the cursor is in a field: what is typed goes there. */
     void waitForCursorIn(String label) {
         page.locator("*:focus").and(page.getByLabel(label)).waitFor();
