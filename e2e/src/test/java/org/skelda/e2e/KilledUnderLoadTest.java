@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 /** SIGKILL under load, again and again: every acknowledged event is in the log afterwards, exactly once. */
 @Tag("alone")
 class KilledUnderLoadTest {
-    private static final int KILLS = Integer.getInteger("skelda.kills", 6);
+    private static final int KILLS = Integer.getInteger("skelda.kills", 10);
     private static final String[] FLIGHTS = {"214", "312"};
     private static final long LOAD_MS = 700;
 
