@@ -36,7 +36,7 @@ public class GroupCommit implements DisposableBean {
     private long asked;
     private long done;
     private long doneWell;
-    private @Nullable SQLException failure;
+    private @Nullable Exception failure;
     private boolean closed;
 
     @Autowired
@@ -82,7 +82,7 @@ public class GroupCommit implements DisposableBean {
 
     /** What was committed may not be on the disk. */
     public static final class NotOnDisk extends RuntimeException {
-        NotOnDisk(@Nullable SQLException cause) {
+        NotOnDisk(@Nullable Exception cause) {
             super("what was committed could not be brought to the disk", cause);
         }
     }
@@ -90,10 +90,11 @@ public class GroupCommit implements DisposableBean {
     private void run() {
         try (Statement checkpoint = connection.createStatement()) {
             for (long upTo = next(); upTo >= 0; upTo = next()) {
-                SQLException wrong = null;
+                Exception wrong = null;
                 try {
                     checkpoint.execute("CHECKPOINT SYNC");
-                } catch (SQLException e) {
+                } catch (SQLException | RuntimeException e) {
+                    // Whatever it was: those who wait must not wait for ever, and the next may go well.
                     wrong = e;
                 }
                 tell(upTo, wrong);
@@ -118,7 +119,7 @@ public class GroupCommit implements DisposableBean {
         }
     }
 
-    private void tell(long upTo, @Nullable SQLException wrong) {
+    private void tell(long upTo, @Nullable Exception wrong) {
         lock.lock();
         try {
             if (wrong != null && failure == null) {

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -31,7 +32,7 @@ class GroupCommitTest {
     private static final class Disk {
         private final Semaphore permits = new Semaphore(0);
         private final AtomicInteger checkpoints = new AtomicInteger();
-        private volatile boolean broken;
+        private volatile @Nullable Exception broken;
         private final Connection connection = mock();
 
         Disk() throws SQLException {
@@ -40,8 +41,8 @@ class GroupCommitTest {
             when(statement.execute(anyString())).thenAnswer(_ -> {
                 permits.acquire();
                 checkpoints.incrementAndGet();
-                if (broken) {
-                    throw new SQLException("no room");
+                if (broken != null) {
+                    throw broken;
                 }
                 return false;
             });
@@ -79,10 +80,12 @@ class GroupCommitTest {
         disk.permits.release(1_000_000);
         GroupCommit commits = new GroupCommit(disk.connection);
         commits.settle();
-        disk.broken = true;
-        assertThatThrownBy(commits::settle).isInstanceOf(GroupCommit.NotOnDisk.class).hasRootCauseMessage("no room");
-        disk.broken = false;
-        commits.settle();
+        for (Exception wrong : List.of(new SQLException("no room"), new IllegalStateException("no room"))) {
+            disk.broken = wrong;
+            assertThatThrownBy(commits::settle).isInstanceOf(GroupCommit.NotOnDisk.class).hasRootCauseMessage("no room");
+            disk.broken = null;
+            commits.settle();
+        }
         commits.destroy();
         assertThatThrownBy(commits::settle).as("after the end").isInstanceOf(GroupCommit.NotOnDisk.class);
     }
