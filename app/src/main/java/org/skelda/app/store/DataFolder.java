@@ -19,8 +19,9 @@ public class DataFolder implements JdbcConnectionDetails {
     /** How long the database leaves the room of what nobody needs any more before it takes it for something else, ms. */
     static final int RETENTION_MS = 500;
     // What is acknowledged is brought to the disk by GroupCommit. Small and compressed pages make what a commit writes a fourth as
-    // much. The cache has a bound, in kB, so that memory does not depend on how long the server has run.
-    private static final String SETTINGS = ";RETENTION_TIME=" + RETENTION_MS + ";PAGE_SIZE=2048;COMPRESS=TRUE;CACHE_SIZE=16384";
+    // much. The cache has a bound, in kB, so that memory does not depend on how long the server has run. The database is closed with
+    // its last connection, and not while the server still answers.
+    private static final String SETTINGS = ";RETENTION_TIME=" + RETENTION_MS + ";PAGE_SIZE=2048;COMPRESS=TRUE;CACHE_SIZE=16384;DB_CLOSE_ON_EXIT=FALSE";
 
     private final Path folder;
 
