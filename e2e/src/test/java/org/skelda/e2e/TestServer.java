@@ -99,7 +99,8 @@ final class TestServer implements AutoCloseable {
     void start() {
         // It lives for a minute: the quick compiler alone takes half the work of a start away from the browsers beside it.
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:AOTMode=auto", "-XX:AOTCache=" + layout.resolve("app.aot"), "-Xmx512m", "-jar", layout.resolve("app.jar").toString(),
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:AOTMode=auto", "-XX:AOTCache=" + layout.resolve("app.aot"),
+                "-Dspring.aot.enabled=true", "-Xmx512m", "-jar", layout.resolve("app.jar").toString(),
                 "--skelda.data=" + data, "--skelda.demo=true", "--server.port=" + port, "--skelda.clock.speed=" + speed));
         try {
             process = new ProcessBuilder(command).redirectErrorStream(true)

@@ -10,6 +10,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.fleet.Fleet;
@@ -22,20 +23,17 @@ import org.skelda.core.record.Opening;
 import org.skelda.formats.start.StartProfiles;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
-/** Adds the made-up operator, and a day of departures when none lies within half a day of now. */
+/** In the demonstration: adds the made-up operator, and a day of departures when none lies within half a day of now. */
 @Component
-@ConditionalOnProperty("skelda.demo")
 class DemoData implements ApplicationRunner {
     private static final Duration A_DAY_LIES_WITHIN = Duration.ofHours(12);
     private static final Duration JUST_NOW = Duration.ofSeconds(4);
 
-    private final DemoScript script = load();
     private final Fleet fleet;
     private final Accounts accounts;
     private final PasswordEncoder passwords;
@@ -43,8 +41,10 @@ class DemoData implements ApplicationRunner {
     private final Departures departures;
     private final ScriptedStarts starts;
     private final ServerClock clock;
+    private final boolean wanted;
 
-    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ScriptedStarts starts, ServerClock clock) {
+    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ScriptedStarts starts, ServerClock clock,
+            SkeldaProperties properties) {
         this.fleet = fleet;
         this.accounts = accounts;
         this.passwords = passwords;
@@ -52,6 +52,7 @@ class DemoData implements ApplicationRunner {
         this.departures = departures;
         this.starts = starts;
         this.clock = clock;
+        this.wanted = properties.demo();
     }
 
     private static DemoScript load() {
@@ -65,20 +66,26 @@ class DemoData implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
+        if (wanted) {
+            add(load());
+        }
+    }
+
+    private void add(DemoScript script) {
         String operator = script.operator().id();
         fleet.addOperator(operator, script.operator().name());
         script.airfields().forEach(f -> fleet.add(operator, new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg(), f.elevation_ft())));
         script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
-        Map<String, Person> crew = crew(operator);
+        Map<String, Person> crew = crew(script);
         Instant now = clock.instant();
         script.tails().forEach(tail -> starts.weeksBefore(operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
         if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
-            script.day().forEach(leg -> add(leg, operator, crew, now));
+            script.day().forEach(leg -> add(script, leg, crew, now));
         }
     }
 
-    private Map<String, Person> crew(String operator) {
-        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(account(operator, member))))
+    private Map<String, Person> crew(DemoScript script) {
+        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(account(script.operator().id(), member))))
                 .collect(Collectors.toMap(Account::accountName, Account::person));
     }
 
@@ -88,10 +95,10 @@ class DemoData implements ApplicationRunner {
         return member.administrator() ? account.asAdministrator() : account;
     }
 
-    private void add(DemoScript.Leg leg, String operator, Map<String, Person> crew, Instant now) {
+    private void add(DemoScript script, DemoScript.Leg leg, Map<String, Person> crew, Instant now) {
         Function<String, Person> named = name -> java.util.Objects.requireNonNull(crew.get(name), name);
         Instant begun = now.minus(Duration.ofMinutes(leg.begunBefore_min()));
-        Opening opening = opening(leg, operator, now);
+        Opening opening = opening(leg, script.operator().id(), now);
         departures.open(opening, named.apply(script.crew().getFirst().account()), begun);
         if (leg.left() == null) {
             return;

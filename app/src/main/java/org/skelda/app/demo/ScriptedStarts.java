@@ -19,12 +19,10 @@ import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.Surroundings;
 import org.skelda.sim.aircraft.SimulatedStart;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
 /** The starts of the demo's past: simulated, and judged by the same watch as live ones. */
 @Component
-@ConditionalOnProperty("skelda.demo")
 class ScriptedStarts {
     private static final int LASTS_s = 85;
     private static final int PAST = 10;

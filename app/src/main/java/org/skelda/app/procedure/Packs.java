@@ -80,7 +80,7 @@ public class Packs {
 
     private void pair(Loaded type, Loaded procedures, List<InvalidPack> wrong) {
         try {
-            Plan plan = PackReader.plan(type.file(), type.bytes(), procedures.file(), procedures.bytes(), List.of());
+            Plan plan = PackReader.plan(type.document(), procedures.document(), List.of());
             plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
             current.put(type.document().id(), new Current(type.document().hash(), procedures.document().hash()));
         } catch (InvalidPack e) {
@@ -136,8 +136,7 @@ public class Packs {
 
     /** The start profile a departure was opened with; empty when its type has none. */
     public Optional<StartProfile> profileOf(Opening opening) {
-        return profiles.get(opening.typeHash(), hash -> PackReader.hasStartProfile("type " + opening.typeId(), bytes(hash))
-                ? Optional.of(PackReader.startProfile("type " + opening.typeId(), bytes(hash))) : Optional.empty());
+        return profiles.get(opening.typeHash(), hash -> PackReader.check("type " + opening.typeId(), bytes(hash)).startProfile());
     }
 
     private byte[] bytes(String hash) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.PanelMap;
@@ -23,15 +24,31 @@ public final class PackReader {
 
     private PackReader() {}
 
-    /**
-     * A document that passed the schema.
-     *
-     * @param hash SHA-256 of its bytes, hex
-     * @param kind {@code type} or {@code procedures}
-     * @param id the type's code, or the procedures' id
-     * @param typeId the type's code either way
-     */
-    public record Document(String hash, String kind, String id, String typeId) {}
+    /** A document that passed the schema and does not contradict itself. */
+    public static final class Document {
+        private final PackSource source;
+
+        private Document(PackSource source) {
+            this.source = source;
+        }
+
+        /** SHA-256 of its bytes, hex. */
+        public String hash() { return source.hash(); }
+
+        /** {@code type} or {@code procedures}. */
+        public String kind() { return source.tree().path("document").asString(); }
+
+        /** The type's code, or the procedures' id. */
+        public String id() { return source.tree().path("id").asString(); }
+
+        /** The type's code either way. */
+        public String typeId() { return kind().equals("type") ? id() : source.tree().path("type").asString(); }
+
+        /** How engines of the type are started; empty when the document does not say. */
+        public Optional<StartProfile> startProfile() {
+            return source.tree().has("start") ? Optional.of(PackStarts.profile(source.tree())) : Optional.empty();
+        }
+    }
 
     /** The published JSON Schema, as text. */
     public static String schema() {
@@ -46,14 +63,30 @@ public final class PackReader {
      * @throws InvalidPack with all that is wrong
      */
     public static Document check(String file, byte[] bytes) {
-        PackSource source = checked(file, bytes);
-        String kind = source.tree().path("document").asString();
-        String id = source.tree().path("id").asString();
-        return new Document(source.hash(), kind, id, kind.equals("type") ? id : source.tree().path("type").asString());
+        PackSource source = PackSource.parse(file, bytes);
+        PackSchema.check(source);
+        refuse(source, contradictions(source, source.tree()));
+        return new Document(source);
     }
 
     /**
      * Joins a type and an operator's procedures for one tail.
+     *
+     * @param type its document
+     * @param procedures the operator's
+     * @param modifications ids of the tail's modifications, applied in this order
+     * @throws InvalidPack with all that is wrong
+     */
+    public static Plan plan(Document type, Document procedures, List<String> modifications) {
+        if (!procedures.typeId().equals(type.id())) {
+            throw InvalidPack.of(procedures.source.file(), "/type", procedures.source.line("/type"),
+                    "these are procedures for " + procedures.typeId() + ", the type document is " + type.id());
+        }
+        return join(sheet(type.source, modifications), procedures.source);
+    }
+
+    /**
+     * The same of the bytes of both.
      *
      * @param typeFile name of the type document
      * @param type its bytes
@@ -63,21 +96,7 @@ public final class PackReader {
      * @throws InvalidPack with all that is wrong
      */
     public static Plan plan(String typeFile, byte[] type, String proceduresFile, byte[] procedures, List<String> modifications) {
-        PackSource typeSource = checked(typeFile, type);
-        PackSource procedureSource = checked(proceduresFile, procedures);
-        String typeId = typeSource.tree().path("id").asString();
-        String wanted = procedureSource.tree().path("type").asString();
-        if (!wanted.equals(typeId)) {
-            throw InvalidPack.of(proceduresFile, "/type", procedureSource.line("/type"),
-                    "these are procedures for " + wanted + ", the type document is " + typeId);
-        }
-        TypeSheet sheet = sheet(typeSource, modifications);
-        return join(sheet, procedureSource);
-    }
-
-    /** Whether a type document has a start profile. @throws InvalidPack with all that is wrong */
-    public static boolean hasStartProfile(String typeFile, byte[] type) {
-        return checked(typeFile, type).tree().has("start");
+        return plan(check(typeFile, type), check(proceduresFile, procedures), modifications);
     }
 
     /**
@@ -86,11 +105,7 @@ public final class PackReader {
      * @throws InvalidPack with all that is wrong: against the schema, or where the profile contradicts itself
      */
     public static StartProfile startProfile(String typeFile, byte[] type) {
-        PackSource source = checked(typeFile, type);
-        if (!source.tree().has("start")) {
-            throw InvalidPack.of(typeFile, "/start", 0, "the type has no start profile");
-        }
-        return PackStarts.profile(source.tree());
+        return check(typeFile, type).startProfile().orElseThrow(() -> InvalidPack.of(typeFile, "/start", 0, "the type has no start profile"));
     }
 
     private static List<InvalidPack.Finding> contradictions(PackSource source, JsonNode tree) {
@@ -99,13 +114,6 @@ public final class PackReader {
         }
         return ProfileChecks.of(PackStarts.profile(tree)).stream()
                 .map(wrong -> new InvalidPack.Finding("/start" + wrong.place(), source.line("/start" + wrong.place()), wrong.words())).toList();
-    }
-
-    private static PackSource checked(String file, byte[] bytes) {
-        PackSource source = PackSource.parse(file, bytes);
-        PackSchema.check(source);
-        refuse(source, contradictions(source, source.tree()));
-        return source;
     }
 
     private static TypeSheet sheet(PackSource source, List<String> modifications) {
@@ -120,8 +128,10 @@ public final class PackReader {
             notes.add(modification.path("note").asString());
             tree = JSON.readerForUpdating(tree).readValue(modification.path("overlay"));
         }
-        PackSchema.check(source, tree);
-        refuse(source, contradictions(source, tree));
+        if (!modifications.isEmpty()) {
+            PackSchema.check(source, tree);
+            refuse(source, contradictions(source, tree));
+        }
         return bind(source, tree, notes);
     }
 

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Two people take a cold Havern 2M to a signed record: with a hold, a deviation and a slip taken back. */
-class WholePreparationTest {
+class ColdToSignedTest {
     private static final double FAST = 60;
     private static TestServer server;
     private static Browsers browsers;
