@@ -3,8 +3,10 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,7 +50,19 @@ class TracesTest extends SharedServer {
         Path saved = server.data().resolve("saved.csv");
         download.saveAs(saved);
         assertThat(saved).hasSameBinaryContentAs(EXAMPLE);
+        isDeletedByTwoPresses(page);
         assertThat(browsers.errors()).isEmpty();
+    }
+
+    private static void isDeletedByTwoPresses(Page page) {
+        page.navigate(server.address() + "/traces");
+        String name = EXAMPLE.getFileName().toString();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete " + name).setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete " + name + " for good")).click();
+        page.getByText(name).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        page.reload();
+        page.getByLabel("Type, when the file does not name it").waitFor();
+        assertThat(page.getByText(name).count()).as("rows of the deleted trace after a reload").isZero();
     }
 
     @Test

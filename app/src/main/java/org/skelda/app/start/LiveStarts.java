@@ -123,7 +123,7 @@ public class LiveStarts {
                 tapped.all(departure, profile).stream()).toList()).orElse(List.of());
     }
 
-    Optional<String> trace(UUID departureId, int engine, int number) {
+    Optional<AttemptTrace> trace(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
         return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(Subject.engine(engine), number));
     }

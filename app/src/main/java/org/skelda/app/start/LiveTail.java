@@ -1,6 +1,5 @@
 package org.skelda.app.start;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -23,8 +22,6 @@ import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
-import org.skelda.formats.record.Sha256;
-import org.skelda.formats.start.TraceWriter;
 
 /**
  * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first and their verdict told,
@@ -245,7 +242,7 @@ final class LiveTail {
             if (fact instanceof AttemptEvent.AttemptEnded(Subject of, int number, var _)) {
                 EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
                 List<Sample> samples = blocks.judged(departureId, of, profile, finished.readings());
-                String sha256 = Sha256.hex(trace(of, number, samples).getBytes(StandardCharsets.UTF_8));
+                String sha256 = trace(of, number, samples).sha256();
                 all.add(Event.of(new AttemptEvent.TraceStored(of, number, sha256, samples.size())));
                 if (!logged.opening().isRehearsal()) {
                     history.remember(StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
@@ -255,15 +252,15 @@ final class LiveTail {
         return all;
     }
 
-    private String trace(Subject of, int number, List<Sample> samples) {
+    private AttemptTrace trace(Subject of, int number, List<Sample> samples) {
         Departure departure = departures.state(departureId);
         String rehearsed = departure.opening().isRehearsal() ? ", rehearsal" : "";
-        return TraceWriter.write(profile, samples, List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed + ", "
+        return new AttemptTrace(profile, samples, List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed + ", "
                 + AttemptFacts.instant(samples.getFirst().at_us())));
     }
 
-    /** The trace of an attempt as CSV; empty when there is none or it still runs. */
-    synchronized Optional<String> trace(Subject of, int number) {
+    /** The trace of an attempt; empty when there is none or it still runs. */
+    synchronized Optional<AttemptTrace> trace(Subject of, int number) {
         return samples(of, number).map(samples -> trace(of, number, samples));
     }
 

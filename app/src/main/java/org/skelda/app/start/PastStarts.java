@@ -1,6 +1,5 @@
 package org.skelda.app.start;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -8,8 +7,6 @@ import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
-import org.skelda.formats.record.Sha256;
-import org.skelda.formats.start.TraceWriter;
 import org.springframework.stereotype.Service;
 
 /** Starts from before departures were kept here, taken into the history of their engine. They are judged like any other. */
@@ -49,7 +46,7 @@ public class PastStarts {
     public void add(String operatorId, String tail, StartProfile profile, int engine, double oat_c, double elevation_ft, List<Sample> samples) {
         StartMonitor monitor = new StartMonitor(profile, elevation_ft);
         samples.forEach(monitor::accept);
-        String sha256 = Sha256.hex(TraceWriter.write(profile, samples, List.of()).getBytes(StandardCharsets.UTF_8));
+        String sha256 = new AttemptTrace(profile, samples, List.of()).sha256();
         for (int i = 0; i < monitor.attempts().size(); i++) {
             history.remember(new StartHistory.Place(null, operatorId, tail, profile.typeId(), Subject.engine(engine), i + 1, oat_c, elevation_ft), monitor.attempts().get(i),
                     samples, profile, sha256);

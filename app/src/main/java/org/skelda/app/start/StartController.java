@@ -1,6 +1,7 @@
 package org.skelda.app.start;
 
-import java.nio.charset.StandardCharsets;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +16,6 @@ import org.skelda.core.start.StartProfile;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -75,13 +75,15 @@ class StartController {
 
     /** The readings of an attempt that has ended, as a trace. */
     @GetMapping(path = "/{engine}/{number}/trace", produces = "text/csv")
-    ResponseEntity<byte[]> trace(@PathVariable UUID id, @PathVariable int engine, @PathVariable int number, @AuthenticationPrincipal SignedIn person) {
+    void trace(@PathVariable UUID id, @PathVariable int engine, @PathVariable int number, @AuthenticationPrincipal SignedIn person,
+            HttpServletResponse response) throws IOException {
         departures.checkOwner(id, person.operatorId());
-        String csv = starts.trace(id, engine, number).orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
+        AttemptTrace trace = starts.trace(id, engine, number).orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
         Departure departure = departures.state(id);
         String name = "skelda-" + departure.opening().tail() + "-" + departure.opening().flight() + "-engine-" + engine + "-" + number + ".csv";
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
-                .body(csv.getBytes(StandardCharsets.UTF_8));
+        response.setContentType("text/csv");
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString());
+        trace.writeTo(response.getOutputStream());
     }
 
     /** An attempt that has ended, to be shown again as it happened. */

@@ -1,5 +1,6 @@
 package org.skelda.app.trace;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -23,7 +24,6 @@ import org.skelda.formats.start.TraceReader;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -111,10 +111,11 @@ class TraceController {
 
     /** The file, byte for byte as it came. */
     @GetMapping(path = "/{id}/file", produces = "text/csv")
-    ResponseEntity<byte[]> file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+    void file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person, HttpServletResponse response) throws IOException {
         Traces.Trace trace = find(id, person);
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), StandardCharsets.UTF_8)
-                .build().toString()).body(traces.content(id));
+        response.setContentType("text/csv");
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), StandardCharsets.UTF_8).build().toString());
+        traces.copy(id, response.getOutputStream());
     }
 
     @DeleteMapping("/{id}")

@@ -1,6 +1,8 @@
 package org.skelda.app.trace;
 
 import com.github.f4b6a3.uuid.UuidCreator;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -18,6 +20,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class Traces {
     private static final int LISTED = 100;
+    private static final int PIECE_BYTES = 256 * 1024;
+    private static final byte[] NOTHING = {};
 
     private final JdbcClient database;
     private final DiskSpace space;
@@ -62,6 +66,19 @@ class Traces {
 
     byte[] content(UUID id) {
         return database.sql("select content from trace where id = ?").params(id).query(byte[].class).single();
+    }
+
+    /** Writes the file as it came, piece by piece: neither it nor a connection is held while its reader takes his time. */
+    void copy(UUID id, OutputStream out) throws IOException {
+        byte[] piece;
+        for (long from = 0; (piece = piece(id, from)).length > 0; from += piece.length) {
+            out.write(piece);
+        }
+    }
+
+    private byte[] piece(UUID id, long from) {
+        return database.sql("select content from trace where id = ?").params(id)
+                .query((row, _) -> row.getBlob(1).getBytes(from + 1, PIECE_BYTES)).optional().orElse(NOTHING);
     }
 
     private static Trace trace(ResultSet row) throws SQLException {

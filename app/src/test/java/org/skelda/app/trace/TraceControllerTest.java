@@ -75,6 +75,18 @@ class TraceControllerTest {
         assertThat(mvc.perform(get(path + "/replay").with(of("another"))).andReturn().getResponse().getStatus()).isEqualTo(404);
     }
 
+    @Test
+    void aLongFileComesBackByteForByte() throws Exception {
+        StringBuilder csv = new StringBuilder("# type: HAVERN-2M\nt_s,n2_pct,egt_c,starter,fuel\n");
+        for (int row = 0; row < 40_000; row++) {
+            csv.append(row / 20.0).append(",0.").append(row % 10).append(",21.25,0,0\n");
+        }
+        byte[] sent = csv.toString().getBytes(StandardCharsets.UTF_8);
+        assertThat(sent.length).as("more than two pieces").isGreaterThan(2 * 256 * 1024);
+        String id = JSON.readTree(open("long.csv", "", sent).getContentAsString()).path("id").asString();
+        assertThat(mvc.perform(get("/api/traces/" + id + "/file").with(of("vardholm"))).andReturn().getResponse().getContentAsByteArray()).isEqualTo(sent);
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0|no type",

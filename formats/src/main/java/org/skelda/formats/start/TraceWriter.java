@@ -20,12 +20,33 @@ public final class TraceWriter {
     private TraceWriter() {}
 
     /**
+     * The CSV as one text.
+     *
      * @param profile of the type, which names it and its columns
      * @param samples in the order of time, at least one
      * @param comments further lines before the header, without their mark
      * @return the CSV text; columns that were never read are left out
      */
     public static String write(StartProfile profile, List<Sample> samples, List<String> comments) {
+        StringBuilder text = new StringBuilder();
+        try {
+            write(profile, samples, comments, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    /**
+     * Writes it row by row.
+     *
+     * @param profile of the type, which names it and its columns
+     * @param samples in the order of time, at least one
+     * @param comments further lines before the header, without their mark
+     * @param out takes the CSV; it is neither flushed nor closed
+     * @throws IOException as {@code out} does
+     */
+    public static void write(StartProfile profile, List<Sample> samples, List<String> comments, Appendable out) throws IOException {
         boolean jet = profile.drive().engine() == StartProfile.Engine.JET;
         List<Parameter> measured = Stream.of(Parameter.values()).filter(parameter -> samples.stream().anyMatch(sample -> !Double.isNaN(sample.of(parameter)))
                 || parameter == Parameter.SPOOL || parameter == Parameter.TEMPERATURE).toList();
@@ -33,18 +54,16 @@ public final class TraceWriter {
         List<String> header = new ArrayList<>(List.of("t_s"));
         measured.forEach(parameter -> header.add(TraceColumns.usualName(parameter, jet)));
         header.addAll(ignition ? List.of("starter", "fuel", "ignition") : List.of("starter", "fuel"));
-        StringBuilder text = new StringBuilder("# type: ").append(profile.typeId()).append('\n');
-        comments.forEach(comment -> text.append("# ").append(comment.replaceAll("[\\r\\n]+", " ")).append('\n'));
-        try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get())) {
-            printer.printRecord(header);
-            long first_us = samples.getFirst().at_us();
-            for (Sample sample : samples) {
-                printer.printRecord(row(sample, first_us, measured, ignition));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        out.append("# type: ").append(profile.typeId()).append('\n');
+        for (String comment : comments) {
+            out.append("# ").append(comment.replaceAll("[\\r\\n]+", " ")).append('\n');
         }
-        return text.toString();
+        CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get());
+        printer.printRecord(header);
+        long first_us = samples.getFirst().at_us();
+        for (Sample sample : samples) {
+            printer.printRecord(row(sample, first_us, measured, ignition));
+        }
     }
 
     private static List<String> row(Sample sample, long first_us, List<Parameter> measured, boolean ignition) {
