@@ -15,6 +15,7 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
+import org.skelda.app.store.GroupCommit;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Deciding;
 import org.skelda.core.departure.Departure;
@@ -339,8 +340,8 @@ public class Departures {
                     departure.use();
                     return work.apply(departure);
                 }
-            } catch (DataIntegrityViolationException e) {
-                // Somebody else wrote to this log: what is in memory is forgotten, and read anew the next time.
+            } catch (DataIntegrityViolationException | GroupCommit.NotOnDisk e) {
+                // The log may hold more than is known here: what is in memory is forgotten, and read anew the next time.
                 forget(departureId, departure);
                 throw e;
             } finally {

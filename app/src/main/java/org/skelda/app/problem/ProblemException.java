@@ -1,18 +1,23 @@
 package org.skelda.app.problem;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.web.ErrorResponseException;
 
 /** Ends a request with a problem answer. */
-public final class ProblemException extends ErrorResponseException {
+public class ProblemException extends ErrorResponseException {
     private final transient Problem problem;
 
     public ProblemException(Problem problem) {
-        super(HttpStatusCode.valueOf(problem.status()), problem.answer(), null);
+        this(problem, null);
+    }
+
+    protected ProblemException(Problem problem, @Nullable Throwable cause) {
+        super(HttpStatusCode.valueOf(problem.status()), problem.answer(), cause);
         this.problem = problem;
     }
 
-    public Problem problem() {
+    public final Problem problem() {
         return problem;
     }
 }

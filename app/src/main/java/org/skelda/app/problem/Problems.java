@@ -37,6 +37,11 @@ public final class Problems {
                 "Go on by the aircraft's own means, and tell your administrator; the server goes on by itself when there is room.");
     }
 
+    /** The disk took nothing while something was committed. */
+    public static Problem notOnDisk() {
+        return storageFull().kept("It is not known what was kept; the same command again gets the answer it had, if it had one.");
+    }
+
     public static Problem badRequest(String detail) {
         return of("bad-request", BAD_REQUEST, "Request not understood", detail, "Correct the named fields and send it again.");
     }

@@ -7,6 +7,8 @@ import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import org.skelda.app.SkeldaProperties;
 import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -40,6 +42,12 @@ public class DataFolder implements JdbcConnectionDetails {
                     "Give it to the user who starts Skelda, or choose another with --data.");
         }
         checkDatabase();
+        PatientFile.register();
+    }
+
+    @EventListener(ContextClosedEvent.class)
+    void end() {
+        PatientFile.giveUp();
     }
 
     private void checkDatabase() {
@@ -82,7 +90,7 @@ public class DataFolder implements JdbcConnectionDetails {
 
     @Override
     public String getJdbcUrl() {
-        return "jdbc:h2:file:" + folder.resolve("db").resolve("skelda") + SETTINGS;
+        return "jdbc:h2:" + PatientFile.SCHEME + ":" + folder.resolve("db").resolve("skelda") + SETTINGS;
     }
 
     @Override

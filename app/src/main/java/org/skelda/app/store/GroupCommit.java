@@ -4,10 +4,13 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.problem.ProblemException;
+import org.skelda.app.problem.Problems;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -28,7 +31,11 @@ public class GroupCommit implements DisposableBean {
      */
     private static final long AT_REST_MS = DataFolder.RETENTION_MS / 3;
 
+    /** Who commits holds what others want to read. */
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
+
     private final Connection connection;
+    private final Duration patience;
     private final Thread thread;
     private final ReentrantLock lock = new ReentrantLock();
     private final Condition wanted = lock.newCondition();
@@ -41,10 +48,11 @@ public class GroupCommit implements DisposableBean {
 
     @Autowired
     GroupCommit(JdbcConnectionDetails database) throws SQLException {
-        this(DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword()));
+        this(DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword()), PATIENCE);
     }
 
-    GroupCommit(Connection connection) {
+    GroupCommit(Connection connection, Duration patience) {
+        this.patience = patience;
         this.connection = connection;
         thread = Thread.ofPlatform().name("group commit").daemon().start(this::run);
     }
@@ -52,19 +60,23 @@ public class GroupCommit implements DisposableBean {
     /**
      * Returns when everything that was committed before the call is on the disk.
      *
-     * @throws NotOnDisk when it is not known to be
+     * @throws NotOnDisk when it is not known to be, also when the disk took nothing for a while
      */
     public void settle() {
         lock.lock();
         try {
             long mine = ++asked;
             wanted.signal();
-            while (done < mine && !closed) {
-                reached.awaitUninterruptibly();
+            long left_ns = patience.toNanos();
+            while (done < mine && !closed && left_ns > 0) {
+                left_ns = reached.awaitNanos(left_ns);
             }
             if (doneWell < mine) {
                 throw new NotOnDisk(failure);
             }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new NotOnDisk(e);
         } finally {
             lock.unlock();
         }
@@ -81,9 +93,9 @@ public class GroupCommit implements DisposableBean {
     }
 
     /** What was committed may not be on the disk. */
-    public static final class NotOnDisk extends RuntimeException {
+    public static final class NotOnDisk extends ProblemException {
         NotOnDisk(@Nullable Exception cause) {
-            super("what was committed could not be brought to the disk", cause);
+            super(Problems.notOnDisk(), cause);
         }
     }
 

@@ -28,7 +28,7 @@ class DataFolderTest {
     @Test
     void itIsMadeAndItsOwnersAlone() throws IOException {
         Path fresh = folder.resolve("data");
-        assertThat(of(fresh).getJdbcUrl()).startsWith("jdbc:h2:file:" + fresh);
+        assertThat(of(fresh).getJdbcUrl()).startsWith("jdbc:h2:patient:" + fresh);
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(fresh))).isEqualTo("rwx------");
         assertThat(fresh).isEmptyDirectory();
     }

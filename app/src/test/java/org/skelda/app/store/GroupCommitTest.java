@@ -12,6 +12,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -25,6 +26,8 @@ import org.skelda.app.SkeldaProperties;
 
 @Timeout(30)
 class GroupCommitTest {
+    private static final Duration A_LONG_TIME = Duration.ofSeconds(20);
+
     @TempDir
     private Path folder;
 
@@ -52,7 +55,7 @@ class GroupCommitTest {
     @Test
     void whoWaitsTogetherIsServedTogether() throws Exception {
         Disk disk = new Disk();
-        GroupCommit commits = new GroupCommit(disk.connection);
+        GroupCommit commits = new GroupCommit(disk.connection, A_LONG_TIME);
         int people = 20;
         CountDownLatch served = new CountDownLatch(people);
         List<Thread> waiting = new ArrayList<>();
@@ -78,7 +81,7 @@ class GroupCommitTest {
     void nothingIsAcknowledgedThatIsNotOnTheDiskAndItGoesOnByItself() throws Exception {
         Disk disk = new Disk();
         disk.permits.release(1_000_000);
-        GroupCommit commits = new GroupCommit(disk.connection);
+        GroupCommit commits = new GroupCommit(disk.connection, A_LONG_TIME);
         commits.settle();
         for (Exception wrong : List.of(new SQLException("no room"), new IllegalStateException("no room"))) {
             disk.broken = wrong;
@@ -88,6 +91,19 @@ class GroupCommitTest {
         }
         commits.destroy();
         assertThatThrownBy(commits::settle).as("after the end").isInstanceOf(GroupCommit.NotOnDisk.class);
+    }
+
+    @Test
+    void whoeverCommitsDoesNotWaitForEverForADiskThatTakesNothing() throws Exception {
+        Disk disk = new Disk();
+        GroupCommit commits = new GroupCommit(disk.connection, Duration.ofMillis(100));
+        assertThatThrownBy(commits::settle).isInstanceOf(GroupCommit.NotOnDisk.class);
+        disk.permits.release(1_000_000);
+        while (commits.waiting() > 0) {
+            Thread.onSpinWait();
+        }
+        commits.settle();
+        commits.destroy();
     }
 
     /** What is settled is in a copy of the file as it lies on the disk at that moment. */
