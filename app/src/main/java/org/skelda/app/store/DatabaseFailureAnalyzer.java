@@ -29,7 +29,7 @@ class DatabaseFailureAnalyzer extends AbstractFailureAnalyzer<Exception> {
             case ErrorCode.FILE_CORRUPTED_1, ErrorCode.FILE_VERSION_ERROR_1 -> new FailureAnalysis("The database in the data folder is damaged and was left as it is.",
                     "Put the data back from a backup with ./skelda restore into an empty folder, and keep the damaged one.", cause);
             case ErrorCode.IO_EXCEPTION_1, ErrorCode.IO_EXCEPTION_2 -> new FailureAnalysis("The database in the data folder could not be read or written.",
-                    "Look whether the disk is full, and whether the folder belongs to the user who starts Skelda.", cause);
+                    "Look whether the disk is full, whether the folder belongs to the user who starts Skelda, and whether the file is whole; if it is not, put it back from a backup with ./skelda restore.", cause);
             default -> null;
         };
     }
