@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.skelda.core.start.Sample;
@@ -24,6 +25,8 @@ public final class FeedBench {
 
     private final LiveServer server = new LiveServer(STARTS);
     private final ConcurrentHashMap<String, Long> sentAt = new ConcurrentHashMap<>();
+    private final ConcurrentHashMap<String, Long> beatAt = new ConcurrentHashMap<>();
+    private final AtomicLong longestBeat_ns = new AtomicLong();
     private volatile Times toVerdict = new Times();
     private volatile Times toBare = new Times();
 
@@ -31,13 +34,25 @@ public final class FeedBench {
 
     public static void main(String[] arguments) throws Exception {
         FeedBench bench = new FeedBench();
-        BenchClient reader = new BenchClient(bench.server.address, "oddsrud");
-        bench.server.tails.forEach(tail -> reader.stream(tail.departure(), line -> bench.arrived(tail, line)));
-        reader.lines("/api/bench/bare/stream", bench::bareArrived);
+        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(bench.server.address, account)).toList();
+        for (int i = 0; i < STARTS; i++) {
+            LiveServer.Tail tail = bench.server.tails.get(i);
+            readers.get(i % readers.size()).stream(tail.departure(), line -> bench.arrived(tail, line));
+        }
+        readers.getFirst().lines("/api/bench/bare/stream", bench::bareArrived);
         System.out.println("\n| what | n | p50 ms | p99 ms |\n|---|---|---|---|");
-        bench.live(1, 0);
-        bench.live(STARTS, APART_MS);
-        bench.live(STARTS, 0);
+        if (!List.of(arguments).contains("strangers")) {
+            bench.live(1, 0);
+            bench.live(STARTS, APART_MS);
+            bench.live(STARTS, 0);
+        }
+        for (int starts : new int[] {1, STARTS}) {
+            try (Strangers strangers = new Strangers(bench.server.address)) {
+                System.out.println("| **with 16 strangers' sign-ins a second** | | | |");
+                bench.live(starts, APART_MS);
+                System.out.println("| answers they got: " + strangers + " | | | |");
+            }
+        }
         bench.server.close();
         System.exit(0);
     }
@@ -56,6 +71,7 @@ public final class FeedBench {
         Thread.sleep(WARM_UP_s * 1000L);
         toVerdict = new Times();
         toBare = new Times();
+        longestBeat_ns.set(0);
         for (Thread sender : senders) {
             sender.join();
         }
@@ -67,6 +83,7 @@ public final class FeedBench {
         System.out.println(toBare.row("text posted to a bare stream's client meanwhile"));
         System.out.printf(Locale.ROOT, "| ratio of the two | | %.2f | %.2f |%n", toVerdict.quantile_ms(0.5) / toBare.quantile_ms(0.5),
                 toVerdict.quantile_ms(0.99) / toBare.quantile_ms(0.99));
+        System.out.printf(Locale.ROOT, "| longest time between two heartbeats of a stream: %.2f s | | | |%n", longestBeat_ns.get() / 1e9);
         System.out.printf(Locale.ROOT, "| with %d: cores used by server and clients together %.2f, heap after collection %d MB | | | |%n", starts, share, heap / 1_000_000);
     }
 
@@ -96,6 +113,13 @@ public final class FeedBench {
     }
 
     private void arrived(LiveServer.Tail tail, String line) {
+        if (line.equals("event:heartbeat")) {
+            long now = System.nanoTime();
+            Long before = beatAt.put(tail.departure(), now);
+            if (before != null) {
+                longestBeat_ns.accumulateAndGet(now - before, Math::max);
+            }
+        }
         Matcher last = line.startsWith("data:{\"view\"") ? LAST_SAMPLE.matcher(line) : null;
         if (last != null && last.find()) {
             Long sent = sentAt.remove(tail.departure() + Math.round(Math.floor(Double.parseDouble(last.group(1)))));

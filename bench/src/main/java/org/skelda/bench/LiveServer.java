@@ -30,6 +30,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /** A server in this process with so many worked departures, each with a feed of its own. */
 final class LiveServer implements AutoCloseable {
+    /** A person may have twenty streams open. */
+    static final List<String> READERS = List.of("stenvik", "oddsrud", "vagsborg");
     static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
 
     private final ConfigurableApplicationContext server;

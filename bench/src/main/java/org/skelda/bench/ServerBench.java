@@ -34,8 +34,6 @@ public final class ServerBench {
     private static final Duration WARM_FOR = Duration.ofSeconds(15);
     private static final Duration LIVE_FOR = Duration.ofSeconds(20);
     private static final long PACE_MS = 500;
-    /** A person may have twenty streams open. */
-    private static final List<String> READERS = List.of("stenvik", "oddsrud", "vagsborg");
     private static final String LINE = "\"line\":\"safety-power/radar\"";
 
     private final ConfigurableApplicationContext server;
@@ -96,7 +94,7 @@ public final class ServerBench {
         Times answer = new Times();
         // What was sent before is in the logs, which each stream reads first.
         sentAt.clear();
-        List<BenchClient> readers = READERS.stream().map(account -> new BenchClient(address, account)).toList();
+        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(address, account)).toList();
         for (int i = 0; i < departures.size(); i++) {
             readers.get(i % readers.size()).stream(departures.get(i), this::arrived);
         }

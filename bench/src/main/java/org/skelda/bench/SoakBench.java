@@ -58,12 +58,12 @@ public final class SoakBench {
     }
 
     private void begin() {
-        BenchClient reader = new BenchClient(server.address, "oddsrud");
+        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(server.address, account)).toList();
         List<Sample> start = SimulatedStart.of(LiveServer.PROFILE).samples(START_s);
         int place = 0;
         for (LiveServer.Tail tail : server.tails) {
             for (int i = 0; i < STREAMS_EACH; i++) {
-                reader.stream(tail.departure(), _ -> lines.incrementAndGet());
+                readers.get((place + i) % readers.size()).stream(tail.departure(), _ -> lines.incrementAndGet());
             }
             long after_ms = place++ * APART_MS;
             failing(() -> readAgainAndAgain(tail, start, after_ms));

@@ -40,7 +40,7 @@ final class AnalyseCommand implements Callable<Integer> {
     private static final double HIGHEST_ft = 20_000;
 
     @Spec
-    @Nullable CommandSpec spec;
+    CommandSpec spec;
 
     @Option(names = "--type", paramLabel = "TYPE", description = "Aircraft type of all files. Default: what a comment in each file says.")
     @Nullable String type;

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.Exceedance;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Finding;
@@ -32,7 +33,7 @@ final class AnalysisReport {
         return report.text.toString();
     }
 
-    private void line(String format, Object... values) {
+    private void line(String format, @Nullable Object... values) {
         text.append(values.length == 0 ? format : String.format(Locale.ROOT, format, values)).append(System.lineSeparator());
     }
 

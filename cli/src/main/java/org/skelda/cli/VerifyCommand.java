@@ -33,13 +33,13 @@ final class VerifyCommand implements Callable<Integer> {
     private static final int BAD_FILE = 2;
 
     @Spec
-    @Nullable CommandSpec spec;
+    CommandSpec spec;
 
     @Option(names = "--key", paramLabel = "KEY", description = "File with the public key of the installation that the record should be of.")
     @Nullable Path keyFile;
 
     @Parameters(paramLabel = "RECORD", description = "A record that was downloaded as JSON.")
-    @Nullable Path file;
+    Path file;
 
     /** A file that cannot be used, with what is to be said of it. */
     private static final class BadFile extends Exception {

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -127,7 +128,7 @@ public class Departures {
         if (earlier.problem() != null) {
             throw new ProblemException(json.readValue(earlier.problem(), Problem.class));
         }
-        return new Answer(earlier.firstSeq(), earlier.lastSeq(), departure.view(at));
+        return new Answer(Objects.requireNonNull(earlier.firstSeq()), Objects.requireNonNull(earlier.lastSeq()), departure.view(at));
     }
 
     private Answer decide(LiveDeparture departure, Command command, String requestHash, Person actor, Instant at) {
@@ -214,7 +215,7 @@ public class Departures {
         }
         return problem.withNewer(envelopes(state.opening().departureId(), Math.min(seen, newest - 1)).stream()
                 .map(envelope -> json.readValue(envelope, EVENT))
-                .filter(event -> subject.equals(event.get("subject")) || event.get("seq").equals((int) newest)).toList());
+                .filter(event -> subject.equals(event.get("subject")) || Objects.equals(event.get("seq"), (int) newest)).toList());
     }
 
     /** Today's departures of an operator, by off-block time. */

@@ -201,12 +201,11 @@ final class LiveTail {
     private Optional<String> attach(LiveStarts.Source from, Instant now, long steady_ns) {
         Feed attached = departures.state(departureId).feed();
         boolean other = attached == null || !attached.id().equals(from.feed());
-        boolean givesWay = attached != null && attached.simulated();
-        if (other && attached != null && attached.live() && !givesWay && !isLost(steady_ns)) {
+        if (other && attached != null && attached.live() && !attached.simulated() && !isLost(steady_ns)) {
             return Optional.of("the feed '" + attached.label() + "' is live for this tail; yours is ignored until that one is lost");
         }
         source = from;
-        if (!other && attached.live()) {
+        if (attached != null && !other && attached.live()) {
             return Optional.empty();
         }
         return departures.record(departureId, List.of(Event.of(new FeedEvent.FeedAttached(from.feed(), from.label(), from.simulated()))), actor(), now) ? Optional.empty()

@@ -5,6 +5,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -46,21 +47,21 @@ class StartHistory {
     /** Keeps an attempt's numbers; the same attempt of a departure again changes nothing. */
     void remember(Place place, AttemptReport report, List<Sample> samples, StartProfile profile, String sha256) {
         AttemptSummary summary = AttemptSummary.of(report);
-        if (place.departureId() != null && isKnown(place)) {
+        if (place.departureId() != null && isKnown(place.departureId(), place.of(), place.number())) {
             return;
         }
         database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, started_at, outcome, oat_c, elevation_ft, supply, "
                         + "dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, flow_at_light_kgph, trace_sha256, samples) "
                         + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(UuidCreator.getTimeOrderedEpoch(), place.departureId(), place.of().toString(), place.number(), place.operatorId(), place.tail(), place.typeId(),
+                .params(Arrays.asList(UuidCreator.getTimeOrderedEpoch(), place.departureId(), place.of().toString(), place.number(), place.operatorId(), place.tail(), place.typeId(),
                         Timestamp.from(AttemptFacts.instant(report.startedAt_us())), summary.outcome(), place.oat_c(), place.elevation_ft(),
                         supplyBefore(report, samples, profile), summary.dip_v(), summary.motoring_pct(), seconds(summary.timeToLightOff()), summary.peak_c(),
-                        seconds(summary.timeToIdle()), summary.flowAtLightOff_kgph(), sha256, samples.size()).update();
+                        seconds(summary.timeToIdle()), summary.flowAtLightOff_kgph(), sha256, samples.size())).update();
     }
 
-    private boolean isKnown(Place place) {
+    private boolean isKnown(UUID departureId, Subject of, int number) {
         return database.sql("select count(*) from start_attempt where departure_id = ? and subject = ? and number = ?")
-                .params(place.departureId(), place.of().toString(), place.number()).query(Long.class).single() > 0;
+                .params(departureId, of.toString(), number).query(Long.class).single() > 0;
     }
 
     /** The lines that tell what to expect of an engine's start. */

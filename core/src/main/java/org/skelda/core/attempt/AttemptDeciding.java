@@ -108,11 +108,11 @@ public final class AttemptDeciding {
         if (line(ask.engine()).filter(progress::complete).isPresent()) {
             return nothing("The line of engine " + ask.engine() + "'s start is done. Take that back first.");
         }
-        boolean reasoned = ask.reason() != null && !ask.reason().isBlank();
-        if (!told.last().by().equals(grounds.actor().id()) && !reasoned) {
+        String reason = ask.reason() == null || ask.reason().isBlank() ? null : ask.reason().strip();
+        if (!told.last().by().equals(grounds.actor().id()) && reason == null) {
             return Decision.refused(new Refusal.ReasonMissing("taking back another person's tap"));
         }
-        return grounds.accept(new AttemptEvent.StartTapUndone(ask.engine(), newest.number(), ask.tap(), reasoned ? ask.reason().strip() : null));
+        return grounds.accept(new AttemptEvent.StartTapUndone(ask.engine(), newest.number(), ask.tap(), reason));
     }
 
     private Decision<AttemptEvent> type(AttemptAsk.TypeFigures ask) {

@@ -2,6 +2,7 @@ package org.skelda.core.line;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.log.Decision;
@@ -101,12 +102,12 @@ public final class LineDeciding {
             return Decision.refused(grounds.conflict(LineEvent.subject(ask.line())));
         }
         GateState gate = progress.gate(ask.line(), grounds.doneAt());
-        boolean guarded = !gate.open() && gate.guards() != null;
-        if (guarded && !ask.line().line().equals(ask.overrides())) {
-            return Decision.refused(new Refusal.OverrideNeeded(ask.line(), gate.guards()));
+        String guards = gate.open() ? null : gate.guards();
+        if (guards != null && !ask.line().line().equals(ask.overrides())) {
+            return Decision.refused(new Refusal.OverrideNeeded(ask.line(), guards));
         }
         // What was not done starts nothing.
-        return accepted(ask.line(), new LineEvent.DeviationRecorded(ask.line(), ask.reason().strip(), guarded ? ask.overrides() : null), List.of());
+        return accepted(ask.line(), new LineEvent.DeviationRecorded(ask.line(), ask.reason().strip(), guards == null ? null : ask.overrides()), List.of());
     }
 
     private Decision<LineEvent> hold(LineAsk.Hold ask) {
@@ -127,13 +128,13 @@ public final class LineDeciding {
         if (by == null) {
             return Decision.refused(new Refusal.NothingThere("That line has no answer to take back."));
         }
-        boolean reasoned = ask.reason() != null && !ask.reason().isBlank();
-        if (!grounds.isOwn(by) && !reasoned) {
+        String reason = ask.reason() == null || ask.reason().isBlank() ? null : ask.reason().strip();
+        if (!grounds.isOwn(by) && reason == null) {
             return Decision.refused(new Refusal.ReasonMissing("taking back the answer of " + by.name()));
         }
         Reopening reopening = Reopening.of(progress, ask.line());
         List<LineEvent> events = new ArrayList<>();
-        events.add(new LineEvent.Undone(ask.line(), reasoned ? ask.reason().strip() : null, reopening.lines()));
+        events.add(new LineEvent.Undone(ask.line(), reason, reopening.lines()));
         reopening.clocks().forEach((clock, line) -> events.add(new LineEvent.ClockCancelled(clock, line)));
         return new Decision.Accepted<>(events);
     }
@@ -152,7 +153,7 @@ public final class LineDeciding {
     private List<LineEvent> clocks(LineRef ref, Line line) {
         List<LineEvent> started = new ArrayList<>();
         for (String id : line.head().starts()) {
-            ClockSpec spec = progress.plan().type().clocks().get(id);
+            ClockSpec spec = Objects.requireNonNull(progress.plan().type().clocks().get(id), id);
             started.add(new LineEvent.ClockStarted(id, ref, grounds.doneAt(), spec.durationAt(latitude_deg)));
         }
         return started;

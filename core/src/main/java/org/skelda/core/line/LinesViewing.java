@@ -42,8 +42,8 @@ public final class LinesViewing {
         int done = (int) lines.stream().filter(LineView::complete).count();
         LineRef next = lines.stream().filter(line -> !line.complete()).filter(line -> procedure.inOrder() || !closed(line)).findFirst()
                 .filter(line -> !closed(line)).map(LineView::ref).orElse(null);
-        Instant opensAt = lines.stream().filter(line -> !line.complete() && line.gate() != null).findFirst()
-                .map(line -> line.gate().opensAt()).orElse(null);
+        Instant opensAt = lines.stream().filter(line -> !line.complete()).map(LineView::gate).filter(Objects::nonNull).findFirst()
+                .map(GateView::opensAt).orElse(null);
         Held held = progress.lines().holds().get(procedure.id());
         ProcedureState state = progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
         return new ProcedureView(procedure.id(), state, done, lines.size(), next, opensAt, held,

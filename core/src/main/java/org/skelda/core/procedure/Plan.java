@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it. */
@@ -56,10 +57,14 @@ public final class Plan {
         return Optional.ofNullable(byId.get(id));
     }
 
+    private Procedure known(LineRef ref) {
+        return Objects.requireNonNull(byId.get(ref.procedure()), ref.procedure());
+    }
+
     /** The gate line that stands before this one in its procedure and holds it back; the nearest one. */
     public Optional<LineRef> gateBefore(LineRef ref) {
         LineRef gate = null;
-        for (Line line : byId.get(ref.procedure()).lines()) {
+        for (Line line : known(ref).lines()) {
             if (line.id().equals(ref.line())) {
                 break;
             }
@@ -74,7 +79,7 @@ public final class Plan {
     public List<LineRef> behind(LineRef gate) {
         List<LineRef> behind = new ArrayList<>();
         boolean past = false;
-        for (Line line : byId.get(gate.procedure()).lines()) {
+        for (Line line : known(gate).lines()) {
             if (past) {
                 behind.add(new LineRef(gate.procedure(), line.id()));
             }

@@ -100,8 +100,8 @@ public final class Ladder {
     private void turnsOver() {
         AttemptReport.Peak peak = attempt == null ? null : attempt.peak();
         boolean lit = reached(Milestone.LIGHT_OFF) != null;
-        boolean over = lit && peak != null && attempt.lasted().minus(peak.at()).compareTo(SETTLED) >= 0 && !isSilentSince(peak.at());
-        String detail = over ? text("peak %.0f °C at %s", peak.value_c(), seconds(peak.at())) : text("first limit %.0f °C", profile.lowestLimit_c());
+        boolean over = lit && attempt != null && peak != null && attempt.lasted().minus(peak.at()).compareTo(SETTLED) >= 0 && !isSilentSince(peak.at());
+        String detail = over && peak != null ? text("peak %.0f °C at %s", peak.value_c(), seconds(peak.at())) : text("first limit %.0f °C", profile.lowestLimit_c());
         State state = over ? State.DONE : lit && next != null ? State.NOW : State.NEXT;
         rungs.add(new Rung(null, null, "Temperature turns over", detail, state, null));
     }

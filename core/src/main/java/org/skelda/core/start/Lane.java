@@ -2,6 +2,7 @@ package org.skelda.core.start;
 
 import static org.skelda.core.start.Words.text;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -63,8 +64,8 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
             return margin >= 0 ? text("%.0f above the idle minimum %.0f", margin, profile.idle().oilLeast_kpa())
                     : text("%.0f under the idle minimum %.0f", -margin, profile.idle().oilLeast_kpa());
         }
-        boolean rising = attempt != null && attempt.milestones().containsKey(Milestone.OIL_RISING);
-        return rising ? text("rising since %.0f s", attempt.milestones().get(Milestone.OIL_RISING).toNanos() / 1e9) : "not rising yet";
+        Duration rising = attempt == null ? null : attempt.milestones().get(Milestone.OIL_RISING);
+        return rising == null ? "not rising yet" : text("rising since %.0f s", rising.toNanos() / 1e9);
     }
 
     private static String supply(StartProfile profile, double value, @Nullable AttemptReport attempt, double elevation_ft, StartMonitor monitor) {

@@ -3,6 +3,7 @@ package org.skelda.core.start;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.Limit;
 
 /** Tells everything in a profile that contradicts itself; a profile with a contradiction is not used. */
@@ -32,7 +33,7 @@ public final class ProfileChecks {
         return List.copyOf(checks.found);
     }
 
-    private void ask(boolean holds, String place, String words, Object... values) {
+    private void ask(boolean holds, String place, String words, @Nullable Object... values) {
         if (!holds) {
             found.add(new Contradiction(place, String.format(java.util.Locale.ROOT, words, values)));
         }

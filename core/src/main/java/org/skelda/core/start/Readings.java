@@ -42,7 +42,7 @@ final class Readings {
     void absorb(Sample sample) {
         for (Parameter parameter : PARAMETERS) {
             double value = sample.of(parameter);
-            if (value == value) {
+            if (!Double.isNaN(value)) {
                 signals[parameter.ordinal()].read(sample.at_us(), value);
             }
         }

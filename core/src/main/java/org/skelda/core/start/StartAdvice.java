@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -179,7 +180,8 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
             case KEEP_TURNING -> "keep it turning, fuel OFF";
             case DRAIN_AND_COOL -> now.starter() ? "stop the starter" : "let it drain, starter OFF";
             case COOL -> "let the starter cool";
-            case WAIT_FOR_SPEED -> text("starter OFF until %s is %.0f %% or less", profile.words(Parameter.SPOOL), profile.starter().engageAtOrBelow_pct());
+            case WAIT_FOR_SPEED -> text("starter OFF until %s is %.0f %% or less", profile.words(Parameter.SPOOL),
+                    Objects.requireNonNull(profile.starter().engageAtOrBelow_pct()));
             case ENGAGE -> "turn it on the starter, fuel and ignition OFF";
             case RUN_DOWN -> "let it run down";
             case START_AGAIN -> "another start attempt may follow";

@@ -239,8 +239,7 @@ public final class StartMonitor {
      * @return degC; empty while nothing is forecast, and once the fuel is off or idle is reached
      */
     public List<Double> forecast(int steps) {
-        boolean wanted = attempt != null && switches.fuel() && !attempt.isReached(Milestone.IDLE);
-        return wanted ? attempt.forecast().drawnOn(steps) : List.of();
+        return attempt == null || !switches.fuel() || attempt.isReached(Milestone.IDLE) ? List.of() : attempt.forecast().drawnOn(steps);
     }
 
     /** The present: the newest moment that was given; {@link Long#MIN_VALUE} before there was one. */

@@ -3,6 +3,7 @@ package org.skelda.core.start;
 import static org.skelda.core.start.Words.text;
 
 import java.time.Duration;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.DwellWatch;
 import org.skelda.core.limit.Limit;
 
@@ -45,8 +46,8 @@ final class SupplyRules {
     /** DIP_LOW: bus volts within 2.0 s of starter on, at the crossing. */
     static final class DipLow implements Rule.AtSwitch {
         private static final long WITHIN_us = 2_000_000;
-        private DwellWatch stop;
-        private DwellWatch caution;
+        private @Nullable DwellWatch stop;
+        private @Nullable DwellWatch caution;
 
         @Override
         public void begin(Attempt a) {
@@ -67,7 +68,7 @@ final class SupplyRules {
 
         @Override
         public void switched(Attempt a) {
-            if (stop != null && a.switches().starterTurnedOn()) {
+            if (caution != null && stop != null && a.switches().starterTurnedOn()) {
                 for (DwellWatch watch : new DwellWatch[] {caution, stop}) {
                     watch.openFrom(a.now_us());
                     watch.closeAt(a.now_us() + WITHIN_us);

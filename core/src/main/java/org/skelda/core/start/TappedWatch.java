@@ -194,10 +194,12 @@ public final class TappedWatch {
         Milestone next = null;
         for (Milestone milestone : profile.order()) {
             Tap tap = Tap.of(milestone);
-            boolean comes = tap != null;
-            if (comes && start.has(tap)) {
+            if (tap == null) {
+                continue;
+            }
+            if (start.has(tap)) {
                 next = null;
-            } else if (comes && next == null) {
+            } else if (next == null) {
                 next = milestone;
             }
         }

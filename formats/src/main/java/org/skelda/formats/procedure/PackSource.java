@@ -70,7 +70,7 @@ final class PackSource {
             int line = e.getProblemMark().map(mark -> mark.getLine() + 1).orElse(0);
             throw InvalidPack.of(file, "", line, "not readable as YAML: " + firstLine(e.getProblem()));
         } catch (YamlEngineException e) {
-            throw InvalidPack.of(file, "", 0, "not readable as YAML: " + firstLine(e.getMessage()));
+            throw InvalidPack.of(file, "", 0, "not readable as YAML: " + firstLine(String.valueOf(e.getMessage())));
         }
     }
 

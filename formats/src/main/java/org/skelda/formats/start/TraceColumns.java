@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
@@ -84,7 +85,7 @@ final class TraceColumns {
 
     /** The name of a parameter's column. */
     String name(Parameter parameter) {
-        return names.get(parameter);
+        return Objects.requireNonNull(names.get(parameter), "placed at the beginning");
     }
 
     boolean has(Parameter parameter) {

@@ -3,6 +3,7 @@ package org.skelda.sim.start;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
@@ -39,7 +40,7 @@ public final class SimulatedEngine {
     private final Combustion combustion;
     private final Driven driven;
     private final AirSupply air;
-    private final PowerSupply power;
+    private final @Nullable PowerSupply power;
     private final double motoring;
     private boolean engaged;
     private boolean reachedCutOut;
