@@ -25,6 +25,8 @@ public final class FeedBench {
 
     private final LiveServer server = new LiveServer(STARTS);
     private final ConcurrentHashMap<String, Long> sentAt = new ConcurrentHashMap<>();
+    /** Signed in before anybody else tries to. */
+    private final BenchClient bareSender = new BenchClient(server.address, "halden");
     private final ConcurrentHashMap<String, Long> beatAt = new ConcurrentHashMap<>();
     private final AtomicLong longestBeat_ns = new AtomicLong();
     private volatile Times toVerdict = new Times();
@@ -130,11 +132,10 @@ public final class FeedBench {
     }
 
     private void sendBare() {
-        BenchClient client = new BenchClient(server.address, "halden");
         try {
             while (true) {
                 Thread.sleep(EVERY_MS);
-                client.post("/api/bench/bare", "{\"sent\":" + System.nanoTime() + "}");
+                bareSender.post("/api/bench/bare", "{\"sent\":" + System.nanoTime() + "}");
             }
         } catch (InterruptedException | IllegalStateException _) {
             Thread.currentThread().interrupt();

@@ -9,6 +9,7 @@ import java.util.concurrent.FutureTask;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.function.LongConsumer;
 import java.util.function.Supplier;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
@@ -17,7 +18,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Hashes passwords on threads of its own, one for those who sign in and one for those who are signed in. A hash takes a core for a
- * fifth of a second by design; on the threads of requests a few of them at once would hold up everything else.
+ * fifth of a second by design; on the threads of requests a few of them at once would hold up everything else. Strangers get no more
+ * than half a core: their thread rests after each hash for as long as it took, however many wait.
  */
 @Component
 class Hashing {
@@ -38,18 +40,31 @@ class Hashing {
 
     /** Whether a password fits a hash; behind everyone else who signs in. @throws ProblemException throttled when too many wait */
     boolean fits(String password, String hash) {
-        return on(ofStrangers, () -> encoder.matches(password, hash));
+        return on(ofStrangers, () -> encoder.matches(password, hash), Hashing::rest);
     }
 
     /** Whether a password fits a hash; strangers are not waited for. @throws ProblemException throttled when too many wait */
     boolean fitsAhead(String password, String hash) {
-        return on(ofSignedIn, () -> encoder.matches(password, hash));
+        return on(ofSignedIn, () -> encoder.matches(password, hash), _ -> { });
     }
 
-    private static <T> T on(ExecutorService thread, Supplier<T> work) {
+    private static void rest(long worked_ns) {
+        try {
+            TimeUnit.NANOSECONDS.sleep(worked_ns);
+        } catch (InterruptedException _) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** @param afterwards what the thread does when the answer is given, with the time it took */
+    private static <T> T on(ExecutorService thread, Supplier<T> work, LongConsumer afterwards) {
         FutureTask<T> task = new FutureTask<>(work::get);
         try {
-            thread.execute(task);
+            thread.execute(() -> {
+                long begun_ns = System.nanoTime();
+                task.run();
+                afterwards.accept(System.nanoTime() - begun_ns);
+            });
             return task.get();
         } catch (RejectedExecutionException _) {
             throw new ProblemException(Problems.throttled("Too many passwords are being checked.", UNTIL_IT_IS_QUIETER.toSeconds()));

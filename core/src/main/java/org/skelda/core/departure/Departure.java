@@ -1,14 +1,16 @@
 package org.skelda.core.departure;
 
 import java.time.Instant;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.pcollections.HashTreePMap;
+import org.pcollections.HashTreePSet;
+import org.pcollections.PMap;
+import org.pcollections.PSet;
 import org.skelda.core.attempt.Attempts;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.feed.Feed;
@@ -54,8 +56,8 @@ public record Departure(
         Instant openedAt,
         long seq,
         Instant at,
-        Map<String, Long> touched,
-        Set<UUID> commands,
+        PMap<String, Long> touched,
+        PSet<UUID> commands,
         Signing signing,
         Seats seating,
         Lines lines,
@@ -74,7 +76,7 @@ public record Departure(
         if (!(first.event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening))) || first.seq() != 1) {
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
-        return new Departure(plan, opening, first.at(), 1, first.at(), Map.of(first.event().subject(), 1L), Set.of(first.commandId()),
+        return new Departure(plan, opening, first.at(), 1, first.at(), HashTreePMap.singleton(first.event().subject(), 1L), HashTreePSet.singleton(first.commandId()),
                 Signing.OPEN, Seats.EMPTY, Lines.UNTOUCHED, null, Attempts.NONE, Controls.UNTOUCHED);
     }
 
@@ -97,14 +99,11 @@ public record Departure(
         if (entry.seq() != seq + 1) {
             throw new IllegalArgumentException("entry " + entry.seq() + " does not follow " + seq);
         }
-        Map<String, Long> newest = new HashMap<>(touched);
-        entry.event().touches().forEach(subject -> newest.put(subject, entry.seq()));
-        Set<UUID> accepted = commands;
-        if (!accepted.contains(entry.commandId())) {
-            accepted = new HashSet<>(commands);
-            accepted.add(entry.commandId());
+        PMap<String, Long> newest = touched;
+        for (String subject : entry.event().touches()) {
+            newest = newest.plus(subject, entry.seq());
         }
-        Departure next = new Departure(plan, opening, openedAt, entry.seq(), entry.at(), newest, accepted, signing, seating, lines, feed, attempts, controls);
+        Departure next = new Departure(plan, opening, openedAt, entry.seq(), entry.at(), newest, commands.plus(entry.commandId()), signing, seating, lines, feed, attempts, controls);
         return switch (entry.event()) {
             case Event.OfRecord(var fact) -> next.with(signing.apply(entry.with(fact)));
             case Event.OfSeat(var fact) -> next.with(seating.apply(entry.with(fact)));

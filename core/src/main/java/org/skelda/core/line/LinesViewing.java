@@ -158,8 +158,7 @@ public final class LinesViewing {
             return running.elapsedAt(at) ? Optional.empty()
                     : Optional.of(new ClockView.InHand(spec.label(), Duration.between(running.opensAt(), offBlock), true));
         }
-        boolean wanted = progress.plan().lines().entrySet().stream()
-                .anyMatch(e -> e.getValue().head().starts().contains(spec.id()) && progress.lines().line(e.getKey()).deviation() == null);
+        boolean wanted = progress.plan().starting(spec.id()).stream().anyMatch(line -> progress.lines().line(line).deviation() == null);
         try {
             Instant end = at.plus(spec.durationAt(latitude_deg));
             return wanted ? Optional.of(new ClockView.InHand(spec.label(), Duration.between(end, offBlock), false)) : Optional.empty();

@@ -1,11 +1,14 @@
 package org.skelda.core.procedure;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 
 /** The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it. */
 public final class Plan {
@@ -13,13 +16,35 @@ public final class Plan {
     private final List<Procedure> procedures;
     private final Map<LineRef, Line> lines = new LinkedHashMap<>();
     private final Map<String, Procedure> byId = new LinkedHashMap<>();
+    // Asked for of every line at every view.
+    private final Map<LineRef, LineRef> gatesBefore = new HashMap<>();
+    private final Map<String, List<LineRef>> starting = new HashMap<>();
+    private final Set<Integer> engines = new HashSet<>();
 
     private Plan(TypeSheet type, List<Procedure> procedures) {
         this.type = type;
         this.procedures = List.copyOf(procedures);
         for (Procedure procedure : procedures) {
             byId.put(procedure.id(), procedure);
-            procedure.lines().forEach(line -> lines.put(procedure.ref(line), line));
+            place(procedure);
+        }
+    }
+
+    private void place(Procedure procedure) {
+        LineRef gate = null;
+        for (Line line : procedure.lines()) {
+            LineRef ref = procedure.ref(line);
+            lines.put(ref, line);
+            if (gate != null) {
+                gatesBefore.put(ref, gate);
+            }
+            line.head().starts().forEach(clock -> starting.computeIfAbsent(clock, _ -> new ArrayList<>()).add(ref));
+            if (line instanceof Line.Gate) {
+                gate = ref;
+            }
+            if (line instanceof Line.Start start) {
+                engines.add(start.engine());
+            }
         }
     }
 
@@ -45,8 +70,7 @@ public final class Plan {
 
     /** How the crew calls an engine: by its number where the plan starts more than one. */
     public String engine(int number) {
-        long engines = lines.values().stream().filter(Line.Start.class::isInstance).map(line -> ((Line.Start) line).engine()).distinct().count();
-        return engines > 1 ? "Engine " + number : "Engine";
+        return engines.size() > 1 ? "Engine " + number : "Engine";
     }
 
     public Optional<Line> line(LineRef ref) {
@@ -63,16 +87,12 @@ public final class Plan {
 
     /** The gate line that stands before this one in its procedure and holds it back; the nearest one. */
     public Optional<LineRef> gateBefore(LineRef ref) {
-        LineRef gate = null;
-        for (Line line : known(ref).lines()) {
-            if (line.id().equals(ref.line())) {
-                break;
-            }
-            if (line instanceof Line.Gate) {
-                gate = new LineRef(ref.procedure(), line.id());
-            }
-        }
-        return Optional.ofNullable(gate);
+        return Optional.ofNullable(gatesBefore.get(ref));
+    }
+
+    /** The lines that start a clock when they are done. */
+    public List<LineRef> starting(String clock) {
+        return starting.getOrDefault(clock, List.of());
     }
 
     /** The lines that stand behind a gate line in its procedure. */
