@@ -18,7 +18,12 @@ export function App() {
   const session = useSession();
   const last = useRef(session.data?.person);
   useKeyDispatcher();
-  if (session.isPending) return <PlainPage title="Skelda"><p>Loading.</p></PlainPage>;
+  if (session.isPending)
+    return (
+      <PlainPage title="Skelda">
+        <p>Loading.</p>
+      </PlainPage>
+    );
   // Only before the first answer: a page that is at work stays as it is when a later asking fails.
   if (!session.data) {
     return (
@@ -34,21 +39,36 @@ export function App() {
   if (!person) return <SignInPage session={session.data} />;
   return (
     <>
-    {!session.data.person && <SessionEnded person={person} />}
-    <Suspense fallback={<PlainPage title="Skelda"><p>Loading.</p></PlainPage>}>
-    <Routes>
-      <Route path="/" element={<TodayPage />} />
-      <Route path="/departures/:id" element={<DeparturePage person={person} />} />
-      <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
-      <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
-      <Route path="/traces" element={<TracesPage />} />
-      <Route path="/traces/:id" element={<ReplayPage />} />
-      <Route path="/feeds" element={<FeedsPage />} />
-      <Route path="/logbook" element={<LogbookPage />} />
-      <Route path="/sign-in" element={<TodayPage />} />
-      <Route path="*" element={<PlainPage title="No such page"><p>There is nothing at this address. <a href="/">Go to Today</a>.</p></PlainPage>} />
-    </Routes>
-    </Suspense>
+      {!session.data.person && <SessionEnded person={person} />}
+      <Suspense
+        fallback={
+          <PlainPage title="Skelda">
+            <p>Loading.</p>
+          </PlainPage>
+        }
+      >
+        <Routes>
+          <Route path="/" element={<TodayPage />} />
+          <Route path="/departures/:id" element={<DeparturePage person={person} />} />
+          <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
+          <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
+          <Route path="/traces" element={<TracesPage />} />
+          <Route path="/traces/:id" element={<ReplayPage />} />
+          <Route path="/feeds" element={<FeedsPage />} />
+          <Route path="/logbook" element={<LogbookPage />} />
+          <Route path="/sign-in" element={<TodayPage />} />
+          <Route
+            path="*"
+            element={
+              <PlainPage title="No such page">
+                <p>
+                  There is nothing at this address. <a href="/">Go to Today</a>.
+                </p>
+              </PlainPage>
+            }
+          />
+        </Routes>
+      </Suspense>
     </>
   );
 }

@@ -1,9 +1,14 @@
 // What the component library asks of a browser and jsdom does not have.
 Object.defineProperty(window, 'matchMedia', {
   value: (query: string) => ({
-    matches: false, media: query, onchange: null,
-    addEventListener: () => undefined, removeEventListener: () => undefined,
-    addListener: () => undefined, removeListener: () => undefined, dispatchEvent: () => false,
+    matches: false,
+    media: query,
+    onchange: null,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+    addListener: () => undefined,
+    removeListener: () => undefined,
+    dispatchEvent: () => false,
   }),
 });
 class QuietResizeObserver {

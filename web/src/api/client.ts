@@ -18,7 +18,10 @@ export type SessionInfo = Schemas['SessionInfo'];
 export type TodayRow = Schemas['TodayRow'];
 export type StartSheet = Schemas['StartSheet'];
 export type StartView = Schemas['StartView'];
-/** Milliseconds since 1970, then start spool, temperature, flow, oil, supply, fan, starter, fuel; null where there is no reading. */
+/**
+ * Milliseconds since 1970, then start spool, temperature, flow, oil, supply, fan, starter, fuel; null where there is no
+ * reading.
+ */
 export type SampleRow = (number | null)[];
 export type StartMessage = { view: StartView; samples: SampleRow[] };
 export type Replay = Schemas['Replay'];
@@ -51,17 +54,22 @@ const csrf: Middleware = {
   },
 };
 
-/** A link can be lost without a word; a request that hangs is given up, and a command is sent again under its own id. */
+/**
+ * A link can be lost without a word; a request that hangs is given up, and a command is sent again under its own id.
+ */
 const GIVEN_UP_AFTER_MS = 5000;
 /** A file takes its time to be sent and judged. */
 const UPLOAD_GIVEN_UP_AFTER_MS = 120_000;
 
 function limit(request: Request): number {
-  return request.method === 'POST' && new URL(request.url).pathname === '/api/traces' ? UPLOAD_GIVEN_UP_AFTER_MS : GIVEN_UP_AFTER_MS;
+  return request.method === 'POST' && new URL(request.url).pathname === '/api/traces'
+    ? UPLOAD_GIVEN_UP_AFTER_MS
+    : GIVEN_UP_AFTER_MS;
 }
 
 export const api = createClient<paths>({
-  baseUrl: '/', fetch: (request) => globalThis.fetch(request, { signal: AbortSignal.timeout(limit(request)) }),
+  baseUrl: '/',
+  fetch: (request) => globalThis.fetch(request, { signal: AbortSignal.timeout(limit(request)) }),
 });
 api.use(csrf);
 

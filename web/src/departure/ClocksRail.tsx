@@ -20,7 +20,8 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const engines = useEngines();
   const now = useServerNow();
   const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
-  const open = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) <= now)
+  const open = state.view.clocks
+    .filter((clock) => Date.parse(clock.opensAt) <= now)
     .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
   const monotonic = useMonotonic();
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
@@ -31,7 +32,9 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
       <h2 className={styles.heading}>Clocks and gates</h2>
       <StartClocks clocks={starting} />
       {running.length === 0 && starting.length === 0 && <p className="small">No clock runs.</p>}
-      {running.map((clock) => <Running key={clock.id} clock={clock} now={now} />)}
+      {running.map((clock) => (
+        <Running key={clock.id} clock={clock} now={now} />
+      ))}
       {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (
         <div key={clock.id} className={styles.opened} data-fresh={now - Date.parse(clock.opensAt) < 5000 || undefined}>
           <span aria-hidden="true">✓</span> <b>{sentence(clock.releases)}</b>
@@ -49,10 +52,16 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
   const share = length > 0 ? Math.min(1, Math.max(0, 1 - left / length)) : 1;
   return (
     <div className={clockStyles.clock}>
-      <div className={clockStyles.time} aria-hidden="true">{countdown(left)}</div>
+      <div className={clockStyles.time} aria-hidden="true">
+        {countdown(left)}
+      </div>
       <div>{sentence(clock.releases)}</div>
-      <div className="small">{clock.label}, since {utc(clock.startedAt, true)}, needs {countdown(length)}. {clock.note}</div>
-      <div className={clockStyles.bar} aria-hidden="true"><i style={{ width: `${share * 100}%` }} /></div>
+      <div className="small">
+        {clock.label}, since {utc(clock.startedAt, true)}, needs {countdown(length)}. {clock.note}
+      </div>
+      <div className={clockStyles.bar} aria-hidden="true">
+        <i style={{ width: `${share * 100}%` }} />
+      </div>
       <div className="small">{clock.source}</div>
     </div>
   );

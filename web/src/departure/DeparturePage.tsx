@@ -22,11 +22,20 @@ export function DeparturePage({ person }: { person: Schemas['CrewMember'] }) {
   if (desk.error instanceof ProblemError) {
     return (
       <PlainPage title={desk.error.problem.title}>
-        <p>{desk.error.problem.detail} <Link to="/">Go to Today</Link>.</p>
+        <p>
+          {desk.error.problem.detail} <Link to="/">Go to Today</Link>.
+        </p>
       </PlainPage>
     );
   }
-  if (!desk.data) return <PlainPage title="Skelda"><p>{desk.isError ? 'The server does not answer. This page tries again by itself.' : 'Loading the departure.'}</p></PlainPage>;
+  if (!desk.data)
+    return (
+      <PlainPage title="Skelda">
+        <p>
+          {desk.isError ? 'The server does not answer. This page tries again by itself.' : 'Loading the departure.'}
+        </p>
+      </PlainPage>
+    );
   return <LiveDesk key={id} page={desk.data} person={person} />;
 }
 

@@ -26,8 +26,10 @@ export function Desk() {
   const { procedure } = useParams();
   const navigate = useNavigate();
   const [sheet, setSheet] = useState<Sheet>(null);
-  const work = works.find((candidate) => candidate.text.id === procedure) ?? works.find((candidate) => candidate.view.held && mine && isMine(candidate, mine.seat))
-    ?? procedureToGoOnWith(works, mine?.seat ?? null, serverClock.now());
+  const work =
+    works.find((candidate) => candidate.text.id === procedure) ??
+    works.find((candidate) => candidate.view.held && mine && isMine(candidate, mine.seat)) ??
+    procedureToGoOnWith(works, mine?.seat ?? null, serverClock.now());
   const [visit, setVisit] = useState(0);
   const go = (id: string) => {
     setSheet(null);
@@ -45,15 +47,29 @@ export function Desk() {
   return (
     <div className={styles.frame}>
       <Ribbon open={setSheet} />
-      <nav className={styles.thread} aria-label="Preparation"><Thread selected={record ? null : (work?.text.id ?? null)} go={go} /></nav>
+      <nav className={styles.thread} aria-label="Preparation">
+        <Thread selected={record ? null : (work?.text.id ?? null)} go={go} />
+      </nav>
       <main className={styles.desk} aria-label="Desk">
-        {record ? <RecordDesk /> : !mine || sheet === 'seats' ? <SeatDesk close={close} /> : work && (
-          <ProcedureDesk key={`${work.text.id} ${visit}`} work={work} go={go} idle={sheet !== null} ready={ready} />
+        {record ? (
+          <RecordDesk />
+        ) : !mine || sheet === 'seats' ? (
+          <SeatDesk close={close} />
+        ) : (
+          work && (
+            <ProcedureDesk key={`${work.text.id} ${visit}`} work={work} go={go} idle={sheet !== null} ready={ready} />
+          )
         )}
       </main>
-      <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks"><ClocksRail /></aside>
-      <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}><ClocksRail quiet /></Drawer>
-      <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}><Thread selected={work?.text.id ?? null} go={go} /></Drawer>
+      <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks">
+        <ClocksRail />
+      </aside>
+      <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}>
+        <ClocksRail quiet />
+      </Drawer>
+      <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}>
+        <Thread selected={work?.text.id ?? null} go={go} />
+      </Drawer>
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <HelpSheet opened={sheet === 'help'} close={close} />
       <Announcer text={state.link === 'lost' ? 'The link is lost. What was acknowledged is kept.' : ''} />

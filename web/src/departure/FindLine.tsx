@@ -8,22 +8,46 @@ import { found } from './work';
 const SHOWN = 12;
 
 /** Finds any line by its words and goes to its procedure. */
-export function FindLine({ opened, close, go }: { opened: boolean; close: () => void; go: (procedure: string) => void }) {
+export function FindLine({
+  opened,
+  close,
+  go,
+}: {
+  opened: boolean;
+  close: () => void;
+  go: (procedure: string) => void;
+}) {
   const { works } = useDeparture();
   useKeyBlock('sheet', opened);
   const [search, setSearch] = useState('');
   const hits = found(works, search).slice(0, SHOWN);
-  const leave = () => { setSearch(''); close(); };
-  const choose = (procedure: string) => { setSearch(''); go(procedure); };
+  const leave = () => {
+    setSearch('');
+    close();
+  };
+  const choose = (procedure: string) => {
+    setSearch('');
+    go(procedure);
+  };
   return (
     <Modal opened={opened} onClose={leave} title="Find a line">
-      <TextInput data-autofocus aria-label="Words of the line" placeholder="outflow" value={search} onChange={(event) => setSearch(event.currentTarget.value)}
-        onKeyDown={(event) => { const first = hits[0]; if (event.key === 'Enter' && first) choose(first.work.text.id); }} />
+      <TextInput
+        data-autofocus
+        aria-label="Words of the line"
+        placeholder="outflow"
+        value={search}
+        onChange={(event) => setSearch(event.currentTarget.value)}
+        onKeyDown={(event) => {
+          const first = hits[0];
+          if (event.key === 'Enter' && first) choose(first.work.text.id);
+        }}
+      />
       <ul className={styles.hits}>
         {hits.map(({ work, line }) => (
           <li key={line.text.ref}>
             <button type="button" className={styles.hit} onClick={() => choose(work.text.id)}>
-              <b>{line.text.label}</b> {line.text.expects}<small>{work.text.title}</small>
+              <b>{line.text.label}</b> {line.text.expects}
+              <small>{work.text.title}</small>
             </button>
           </li>
         ))}

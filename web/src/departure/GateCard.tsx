@@ -7,13 +7,38 @@ import styles from './GateCard.module.css';
 type Gate = NonNullable<LineView['gate']>;
 type Wait = Gate['waits'][number];
 
-/** Why a line's gate is closed and when it opens, what it guards, and what can be done meanwhile. `short`: it opens within seconds, its clock stands large. */
-export function GateCard({ gate, short, meanwhile }: { gate: Gate; short: boolean; meanwhile: { title: string; go: () => void } | null }) {
+/**
+ * Why a line's gate is closed and when it opens, what it guards, and what can be done meanwhile. `short`: it opens
+ * within seconds, its clock stands large.
+ */
+export function GateCard({
+  gate,
+  short,
+  meanwhile,
+}: {
+  gate: Gate;
+  short: boolean;
+  meanwhile: { title: string; go: () => void } | null;
+}) {
   const now = useServerNow();
   return (
     <div className={styles.gate}>
-      {gate.opensAt && <p className={styles.time} data-short={short || undefined}>{short ? <><b>{countdown(Date.parse(gate.opensAt) - now)}</b> stay here, it opens by itself</> : <>Opens in {countdown(Date.parse(gate.opensAt) - now)}</>}</p>}
-      <ul className={styles.waits}>{gate.waits.map((wait) => <li key={`${wait.kind} ${wait.name}`}>{sentence(wait)}</li>)}</ul>
+      {gate.opensAt && (
+        <p className={styles.time} data-short={short || undefined}>
+          {short ? (
+            <>
+              <b>{countdown(Date.parse(gate.opensAt) - now)}</b> stay here, it opens by itself
+            </>
+          ) : (
+            <>Opens in {countdown(Date.parse(gate.opensAt) - now)}</>
+          )}
+        </p>
+      )}
+      <ul className={styles.waits}>
+        {gate.waits.map((wait) => (
+          <li key={`${wait.kind} ${wait.name}`}>{sentence(wait)}</li>
+        ))}
+      </ul>
       {gate.guards && <p className="small">It guards {gate.guards}.</p>}
       {meanwhile && (
         <Button variant="filled" className={styles.meanwhile} onClick={meanwhile.go} rightSection={<span>Space</span>}>
@@ -26,11 +51,17 @@ export function GateCard({ gate, short, meanwhile }: { gate: Gate; short: boolea
 
 function sentence(wait: Wait): string {
   switch (wait.kind) {
-    case 'CLOCK': return `${wait.name} runs until ${wait.opensAt ? utc(wait.opensAt, true) : 'later'}`;
-    case 'CLOCK_START': return `${wait.name}: its clock has not been started`;
-    case 'PROCEDURE': return `${wait.name} is not complete`;
-    case 'READING': return `${wait.name} is not within limits`;
-    case 'IDLE': return `${wait.name} is not at idle on a good start`;
-    case 'LINE': return `${wait.name} comes first`;
+    case 'CLOCK':
+      return `${wait.name} runs until ${wait.opensAt ? utc(wait.opensAt, true) : 'later'}`;
+    case 'CLOCK_START':
+      return `${wait.name}: its clock has not been started`;
+    case 'PROCEDURE':
+      return `${wait.name} is not complete`;
+    case 'READING':
+      return `${wait.name} is not within limits`;
+    case 'IDLE':
+      return `${wait.name} is not at idle on a good start`;
+    case 'LINE':
+      return `${wait.name} comes first`;
   }
 }

@@ -8,10 +8,25 @@ import { lettersOff, setLettersOff, useKeyBlock } from '../keys/useKeys';
 import { goLetters } from '../keys/goLetters';
 
 const KEYS: [string, string][] = [
-  ['Space', 'answer the line, or go on'], ['Enter', 'enter a value; acknowledge a caution'], ['0–9', 'type a measurement'],
-  ['↑ ↓', 'look back and ahead'], ['D', 'record a deviation'], ['H', 'hold with a reason'], ['L', 'done earlier'], ['U', 'take back'],
-  ['1–9', 'a start by taps: tell a rung'], ['R', 'send again what was set aside'], ['Y N', 'answer its question'], ['O X', 'fuel is off, starter is off'], ['W', 'say what is wrong'], ['⌫', 'take the newest tap back'],
-  ['C', 'clocks'], ['S', 'seats and roles'], ['/', 'find a line'], ['?', 'this sheet'], ['Esc', 'step out'],
+  ['Space', 'answer the line, or go on'],
+  ['Enter', 'enter a value; acknowledge a caution'],
+  ['0–9', 'type a measurement'],
+  ['↑ ↓', 'look back and ahead'],
+  ['D', 'record a deviation'],
+  ['H', 'hold with a reason'],
+  ['L', 'done earlier'],
+  ['U', 'take back'],
+  ['1–9', 'a start by taps: tell a rung'],
+  ['R', 'send again what was set aside'],
+  ['Y N', 'answer its question'],
+  ['O X', 'fuel is off, starter is off'],
+  ['W', 'say what is wrong'],
+  ['⌫', 'take the newest tap back'],
+  ['C', 'clocks'],
+  ['S', 'seats and roles'],
+  ['/', 'find a line'],
+  ['?', 'this sheet'],
+  ['Esc', 'step out'],
 ];
 
 /** Every key in one sheet, and the switch for single letters. */
@@ -20,18 +35,50 @@ export function HelpSheet({ opened, close }: { opened: boolean; close: () => voi
   useKeyBlock('sheet', opened);
   const [off, setOff] = useState(lettersOff);
   const letters = goLetters(works.map((work) => work.text.title));
-  const choose = (next: boolean) => { setLettersOff(next); setOff(next); };
+  const choose = (next: boolean) => {
+    setLettersOff(next);
+    setOff(next);
+  };
   return (
     <Modal opened={opened} onClose={close} title="Keys" size={880}>
       <div className={styles.columns}>
-        <dl className={`${styles.keys} ${styles.wide}`}>{KEYS.map(([key, does]) => <div key={key}><dt><Key name={key} /><span className="unseen">{key}</span></dt><dd>{does}</dd></div>)}</dl>
+        <dl className={`${styles.keys} ${styles.wide}`}>
+          {KEYS.map(([key, does]) => (
+            <div key={key}>
+              <dt>
+                <Key name={key} />
+                <span className="unseen">{key}</span>
+              </dt>
+              <dd>{does}</dd>
+            </div>
+          ))}
+        </dl>
         <dl className={styles.keys}>
-          <div><dt><Key name="G" /> <Key name="T" /></dt><dd>Today</dd></div>
-          {works.map((work, index) => <div key={work.text.id}><dt><Key name="G" /> <Key name={letters[index] ?? ''} /></dt><dd>{work.text.title}</dd></div>)}
+          <div>
+            <dt>
+              <Key name="G" /> <Key name="T" />
+            </dt>
+            <dd>Today</dd>
+          </div>
+          {works.map((work, index) => (
+            <div key={work.text.id}>
+              <dt>
+                <Key name="G" /> <Key name={letters[index] ?? ''} />
+              </dt>
+              <dd>{work.text.title}</dd>
+            </div>
+          ))}
         </dl>
       </div>
-      <div className={styles.light}><span>Light</span><ThemeSwitch /></div>
-      <Switch label="Single letters are keys" checked={!off} onChange={(event) => choose(!event.currentTarget.checked)} />
+      <div className={styles.light}>
+        <span>Light</span>
+        <ThemeSwitch />
+      </div>
+      <Switch
+        label="Single letters are keys"
+        checked={!off}
+        onChange={(event) => choose(!event.currentTarget.checked)}
+      />
     </Modal>
   );
 }

@@ -23,16 +23,33 @@ export function LateDialog({ line, opened, close }: { line: WorkLine; opened: bo
     const doneAt = new Date(serverClock.now() - ago * MINUTE_MS).toISOString();
     close();
     const confirms = line.view.answered && line.view.answered.by.id !== person.id;
-    void live.ask(measure && reading !== null
-      ? { ask: 'MEASURE', line: line.text.ref, value: reading, unit: measure.unit, doneAt }
-      : { ask: confirms ? 'CONFIRM' : 'ANSWER', line: line.text.ref, doneAt });
+    void live.ask(
+      measure && reading !== null
+        ? { ask: 'MEASURE', line: line.text.ref, value: reading, unit: measure.unit, doneAt }
+        : { ask: confirms ? 'CONFIRM' : 'ANSWER', line: line.text.ref, doneAt },
+    );
   };
   return (
     <DeskDialog opened={opened} close={close} title={`Done earlier: ${line.text.label}`}>
       <form onSubmit={send} className={styles.form}>
-        {measure && <TextInput label={`Reading, ${measure.unit}`} inputMode="decimal" value={value} onChange={(event) => setValue(event.currentTarget.value)} />}
-        <TextInput label="Minutes ago" inputMode="decimal" data-autofocus value={minutes} onChange={(event) => setMinutes(event.currentTarget.value)} />
-        <Button type="submit" variant="filled" disabled={!complete}>Record with its own time</Button>
+        {measure && (
+          <TextInput
+            label={`Reading, ${measure.unit}`}
+            inputMode="decimal"
+            value={value}
+            onChange={(event) => setValue(event.currentTarget.value)}
+          />
+        )}
+        <TextInput
+          label="Minutes ago"
+          inputMode="decimal"
+          data-autofocus
+          value={minutes}
+          onChange={(event) => setMinutes(event.currentTarget.value)}
+        />
+        <Button type="submit" variant="filled" disabled={!complete}>
+          Record with its own time
+        </Button>
       </form>
     </DeskDialog>
   );

@@ -33,33 +33,75 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
   const complete = isComplete(line);
   return (
     <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
-      <p className={styles.where}>{[complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open', zone && zone.charAt(0).toLowerCase() + zone.slice(1)].filter(Boolean).join(', ')}</p>
-      <h2 className={styles.label}>{text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}{text.label}</h2>
+      <p className={styles.where}>
+        {[
+          complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open',
+          zone && zone.charAt(0).toLowerCase() + zone.slice(1),
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </p>
+      <h2 className={styles.label}>
+        {text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}
+        {text.label}
+      </h2>
       <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
       {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
       <Outcome line={line} />
       {view.gate && <GateCard gate={view.gate} short={short} meanwhile={meanwhile} />}
       {!complete && !view.gate && text.kind === 'MEASURE' && (
-        <MeasureEntry label={text.label} unit={shownUnit(text.measure?.unit ?? '')} typing={typing} setTyping={setTyping} enter={() => answering.answer(typing)} />
+        <MeasureEntry
+          label={text.label}
+          unit={shownUnit(text.measure?.unit ?? '')}
+          typing={typing}
+          setTyping={setTyping}
+          enter={() => answering.answer(typing)}
+        />
       )}
       <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
     </article>
   );
 }
 
-function Controls({ line, complete, answer, open }: {
-  line: WorkLine; complete: boolean; answer: () => void; open: (dialog: Dialog) => void;
+function Controls({
+  line,
+  complete,
+  answer,
+  open,
+}: {
+  line: WorkLine;
+  complete: boolean;
+  answer: () => void;
+  open: (dialog: Dialog) => void;
 }) {
   const { state } = useDeparture();
   const touched = line.view.state !== 'OPEN';
   return (
     <div className={styles.controls}>
-      {!complete && !line.view.gate && line.text.kind !== 'MEASURE' && <MainButton key={line.text.ref} line={line} answer={answer} sending={state.sending} />}
-      {!complete && <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>Deviation</Button>}
-      {!complete && <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>Hold</Button>}
-      {!complete && !line.view.gate && <Button onClick={() => open('late')} rightSection={<Key name="L" />}>Done earlier</Button>}
-      {touched && <Button onClick={() => open('undo')} rightSection={<Key name="U" />}>Take back</Button>}
+      {!complete && !line.view.gate && line.text.kind !== 'MEASURE' && (
+        <MainButton key={line.text.ref} line={line} answer={answer} sending={state.sending} />
+      )}
+      {!complete && (
+        <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>
+          Deviation
+        </Button>
+      )}
+      {!complete && (
+        <Button onClick={() => open('hold')} rightSection={<Key name="H" />}>
+          Hold
+        </Button>
+      )}
+      {!complete && !line.view.gate && (
+        <Button onClick={() => open('late')} rightSection={<Key name="L" />}>
+          Done earlier
+        </Button>
+      )}
+      {touched && (
+        <Button onClick={() => open('undo')} rightSection={<Key name="U" />}>
+          Take back
+        </Button>
+      )}
     </div>
   );
 }
@@ -69,13 +111,34 @@ function MainButton({ line, answer, sending }: { line: WorkLine; answer: () => v
   const { kind, responder } = line.text;
   const given = line.view.answered;
   if (kind === 'CHALLENGE' && given?.by.id === person.id) {
-    return <p className={styles.waits}>Your response is given. {other ? `${other.person.name} confirms.` : 'The other pilot confirms; the seat is free.'}</p>;
+    return (
+      <p className={styles.waits}>
+        Your response is given.{' '}
+        {other ? `${other.person.name} confirms.` : 'The other pilot confirms; the seat is free.'}
+      </p>
+    );
   }
-  const label = kind === 'CHALLENGE' ? (given ? 'Confirm' : responder === 'FLYING' ? 'Flying answers' : 'Monitoring answers')
-    : kind === 'CAUTION' ? 'Understood' : kind === 'GATE' ? 'Go' : 'Done';
+  const label =
+    kind === 'CHALLENGE'
+      ? given
+        ? 'Confirm'
+        : responder === 'FLYING'
+          ? 'Flying answers'
+          : 'Monitoring answers'
+      : kind === 'CAUTION'
+        ? 'Understood'
+        : kind === 'GATE'
+          ? 'Go'
+          : 'Done';
   const key = kind === 'CAUTION' ? 'Enter' : 'Space';
   return (
-    <Button variant="filled" className={styles.main} onClick={answer} aria-busy={sending} rightSection={<span className={styles.key}>{key}</span>}>
+    <Button
+      variant="filled"
+      className={styles.main}
+      onClick={answer}
+      aria-busy={sending}
+      rightSection={<span className={styles.key}>{key}</span>}
+    >
       {label}
     </Button>
   );

@@ -5,7 +5,10 @@ import { shownUnit } from '../ui/units';
 import type { WorkLine } from '../live/departureContext';
 import styles from './LineRow.module.css';
 
-/** A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. A tap displays it (`look`); the arrow keys do the same. */
+/**
+ * A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. A
+ * tap displays it (`look`); the arrow keys do the same.
+ */
 export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
   const { text, view } = line;
   return (
@@ -13,15 +16,32 @@ export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
       <button type="button" tabIndex={-1} className={styles.row} data-state={view.state} onClick={look}>
         <Mark line={line} />
         <span>{text.label}</span>
-        <span className={styles.right}>{outcome(line) ?? (view.gate?.opensAt ? <Opens at={view.gate.opensAt} /> : text.kind === 'CAUTION' ? 'caution' : text.expects)}</span>
+        <span className={styles.right}>
+          {outcome(line) ??
+            (view.gate?.opensAt ? (
+              <Opens at={view.gate.opensAt} />
+            ) : text.kind === 'CAUTION' ? (
+              'caution'
+            ) : (
+              text.expects
+            ))}
+        </span>
       </button>
-      {text.splits && <div className={styles.split} role="separator" aria-label="The line: below it opens with the clearance">below the line</div>}
+      {text.splits && (
+        <div className={styles.split} role="separator" aria-label="The line: below it opens with the clearance">
+          below the line
+        </div>
+      )}
     </>
   );
 }
 
 function Opens({ at }: { at: string }) {
-  return <>opens in <b>{countdown(Date.parse(at) - useServerNow())}</b></>;
+  return (
+    <>
+      opens in <b>{countdown(Date.parse(at) - useServerNow())}</b>
+    </>
+  );
 }
 
 function outcome({ text, view }: WorkLine): string | null {
@@ -35,13 +55,31 @@ function outcome({ text, view }: WorkLine): string | null {
 
 function Mark({ line }: { line: WorkLine }) {
   const { state, gate } = line.view;
-  if (state === 'DONE') return <span className={styles.mark} role="img" aria-label="done">✓</span>;
-  if (state === 'DEVIATED') return <span className={styles.mark} role="img" aria-label="deviation">≠</span>;
-  if (state === 'OUTSIDE') return <span className={styles.mark} role="img" aria-label="outside its limits">!</span>;
+  if (state === 'DONE')
+    return (
+      <span className={styles.mark} role="img" aria-label="done">
+        ✓
+      </span>
+    );
+  if (state === 'DEVIATED')
+    return (
+      <span className={styles.mark} role="img" aria-label="deviation">
+        ≠
+      </span>
+    );
+  if (state === 'OUTSIDE')
+    return (
+      <span className={styles.mark} role="img" aria-label="outside its limits">
+        !
+      </span>
+    );
   if (!gate) return <span className={styles.mark} />;
   return (
     <span className={styles.mark} role="img" aria-label="gate closed">
-      <svg width="16" height="16"><circle cx="8" cy="8" r="6.5" fill="none" stroke="currentColor" /><path d="M8 4v4h3" stroke="currentColor" fill="none" /></svg>
+      <svg width="16" height="16">
+        <circle cx="8" cy="8" r="6.5" fill="none" stroke="currentColor" />
+        <path d="M8 4v4h3" stroke="currentColor" fill="none" />
+      </svg>
     </span>
   );
 }

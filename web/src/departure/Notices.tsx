@@ -10,30 +10,53 @@ import styles from './Notices.module.css';
 export function Notices() {
   const { state, live, mine, works } = useDeparture();
   const { problem } = state;
-  useKeys((key) => { if (key === 'R') live.sendAside(); return key === 'R'; }, state.aside.length > 0);
+  useKeys((key) => {
+    if (key === 'R') live.sendAside();
+    return key === 'R';
+  }, state.aside.length > 0);
   const last = state.events.at(-1);
-  const reopened = last?.type === 'Undone' ? (last.payload as { reopened?: string[] }).reopened ?? [] : [];
-  const names = reopened.map((ref) => works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref);
+  const reopened = last?.type === 'Undone' ? ((last.payload as { reopened?: string[] }).reopened ?? []) : [];
+  const names = reopened.map(
+    (ref) => works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref,
+  );
   return (
     <>
       {state.link === 'lost' && (
         <div className={styles.notice} data-tone="warn" role="alert">
-          <b>✕ No link.</b> What was acknowledged is kept. {state.sending ? 'Your answer is not acknowledged yet; it is sent again until it is.' : 'This page tries again by itself.'}
+          <b>✕ No link.</b> What was acknowledged is kept.{' '}
+          {state.sending
+            ? 'Your answer is not acknowledged yet; it is sent again until it is.'
+            : 'This page tries again by itself.'}
         </div>
       )}
       {problem && (
         <div className={styles.notice} data-tone="caution" role="alert">
-          <div><b>! {problem.title}.</b> {newer(problem) ?? problem.detail} {problem.todo} {problem.kept}</div>
-          <Button onClick={() => live.dismiss()} rightSection={<Key name="Esc" />}>Close</Button>
+          <div>
+            <b>! {problem.title}.</b> {newer(problem) ?? problem.detail} {problem.todo} {problem.kept}
+          </div>
+          <Button onClick={() => live.dismiss()} rightSection={<Key name="Esc" />}>
+            Close
+          </Button>
         </div>
       )}
       {state.aside.length > 0 && (
         <div className={styles.notice} data-tone="warn" role="alert">
-          <div><b>! {state.aside.length === 1 ? 'One answer is' : `${state.aside.length} answers are`} set aside.</b> The server could not take {state.aside.length === 1 ? 'it' : 'them'} ({state.aside.at(-1)?.problem.detail}) Nothing of {state.aside.length === 1 ? 'it' : 'them'} is lost: {state.aside.map(({ request }) => words(request, works)).join('; ')}.</div>
-          <Button onClick={() => live.sendAside()} rightSection={<Key name="R" />}>Send again</Button>
+          <div>
+            <b>! {state.aside.length === 1 ? 'One answer is' : `${state.aside.length} answers are`} set aside.</b> The
+            server could not take {state.aside.length === 1 ? 'it' : 'them'} ({state.aside.at(-1)?.problem.detail})
+            Nothing of {state.aside.length === 1 ? 'it' : 'them'} is lost:{' '}
+            {state.aside.map(({ request }) => words(request, works)).join('; ')}.
+          </div>
+          <Button onClick={() => live.sendAside()} rightSection={<Key name="R" />}>
+            Send again
+          </Button>
         </div>
       )}
-      {mine && names.length > 0 && <div className={styles.notice}>Taking that back re-opened {names.length}: {names.join(', ')}.</div>}
+      {mine && names.length > 0 && (
+        <div className={styles.notice}>
+          Taking that back re-opened {names.length}: {names.join(', ')}.
+        </div>
+      )}
     </>
   );
 }
@@ -41,7 +64,13 @@ export function Notices() {
 /** What a command asked for, in short. */
 function words(request: CommandRequest, works: Work[]): string {
   const line = works.flatMap((work) => work.lines).find((one) => 'line' in request && one.text.ref === request.line);
-  return [request.ask.toLowerCase().replaceAll('_', ' '), line?.text.label, 'tap' in request && request.tap.toLowerCase().replaceAll('_', ' ')].filter(Boolean).join(' ');
+  return [
+    request.ask.toLowerCase().replaceAll('_', ' '),
+    line?.text.label,
+    'tap' in request && request.tap.toLowerCase().replaceAll('_', ' '),
+  ]
+    .filter(Boolean)
+    .join(' ');
 }
 
 /** Who did what in the meantime, for a conflict; null for all else. */

@@ -5,17 +5,25 @@ import { shownUnit } from '../ui/units';
 import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
 
-/** What became of a line: the reading with limit, margin and source; who did it and when; the deviation and its reason. */
+/**
+ * What became of a line: the reading with limit, margin and source; who did it and when; the deviation and its reason.
+ */
 export function Outcome({ line }: { line: WorkLine }) {
   const { view, text } = line;
   return (
     <>
       {view.reading && text.measure && <Reading reading={view.reading} decimals={text.measure.decimals} />}
-      {view.answered && <p className={styles.by}>{text.kind === 'CHALLENGE' ? 'Response by ' : ''}{by(view.answered)}</p>}
+      {view.answered && (
+        <p className={styles.by}>
+          {text.kind === 'CHALLENGE' ? 'Response by ' : ''}
+          {by(view.answered)}
+        </p>
+      )}
       {view.confirmed && <p className={styles.by}>Confirmed by {by(view.confirmed)}</p>}
       {view.deviation && (
         <p className={styles.deviation}>
-          <b>Deviation:</b> {view.deviation.reason}. {by(view.deviation.mark)}{view.deviation.overrides ? ', gate overridden by name' : ''}
+          <b>Deviation:</b> {view.deviation.reason}. {by(view.deviation.mark)}
+          {view.deviation.overrides ? ', gate overridden by name' : ''}
         </p>
       )}
     </>
@@ -27,11 +35,20 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
   const words = verdict === 'OUTSIDE' ? 'outside' : verdict === 'CAUTION' ? 'within, caution' : 'within';
   return (
     <p className={styles.reading} data-verdict={verdict}>
-      <b className={styles.figure}>{shown(reading.value, decimals)} {shownUnit(reading.unit)}</b> {verdict === 'OUTSIDE' ? '! ' : ''}{words}
+      <b className={styles.figure}>
+        {shown(reading.value, decimals)} {shownUnit(reading.unit)}
+      </b>{' '}
+      {verdict === 'OUTSIDE' ? '! ' : ''}
+      {words}
       {limit !== undefined && margin !== undefined && (
-        <>, {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the limit of {shown(limit, decimals)} {shownUnit(reading.unit)}</>
+        <>
+          , {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the limit
+          of {shown(limit, decimals)} {shownUnit(reading.unit)}
+        </>
       )}
-      <span className={styles.source}>Source: {source}. {by(reading.mark)}</span>
+      <span className={styles.source}>
+        Source: {source}. {by(reading.mark)}
+      </span>
     </p>
   );
 }

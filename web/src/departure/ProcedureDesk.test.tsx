@@ -14,28 +14,71 @@ import { useDeparture, useEngines } from '../live/departureContext';
 const cards = vi.hoisted(() => vi.fn());
 vi.mock('./LineCard', async (original) => {
   const real = await original<typeof import('./LineCard')>();
-  return { ...real, LineCard: (props: Parameters<typeof real.LineCard>[0]) => { cards(); return real.LineCard(props); } };
+  return {
+    ...real,
+    LineCard: (props: Parameters<typeof real.LineCard>[0]) => {
+      cards();
+      return real.LineCard(props);
+    },
+  };
 });
 
 const PERSON = { id: 'p-1', name: 'Runa Halden', duty: 'Captain' };
-const KINDS = [['radar', 'CAUTION'], ['battery', 'ACTION'], ['volts', 'MEASURE'], ['lights', 'CHECK']] as const;
+const KINDS = [
+  ['radar', 'CAUTION'],
+  ['battery', 'ACTION'],
+  ['volts', 'MEASURE'],
+  ['lights', 'CHECK'],
+] as const;
 
 function page(): DeskPage {
   const lines = KINDS.map(([id, kind]) => ({
-    ref: `power/${id}`, kind, label: id, expects: 'on', splits: false,
-    ...(kind === 'MEASURE' ? { measure: { quantity: id, unit: 'V', decimals: 1, possibleMin: 0, possibleMax: 40, min: 23.2, source: 'table' } } : {}),
+    ref: `power/${id}`,
+    kind,
+    label: id,
+    expects: 'on',
+    splits: false,
+    ...(kind === 'MEASURE'
+      ? {
+          measure: {
+            quantity: id,
+            unit: 'V',
+            decimals: 1,
+            possibleMin: 0,
+            possibleMax: 40,
+            min: 23.2,
+            source: 'table',
+          },
+        }
+      : {}),
   }));
-  return { id: 'd', maps: [], procedures: [{ id: 'power', title: 'Power', style: 'FLOW', strand: 1, how: 'silent', lines }] } as unknown as DeskPage;
+  return {
+    id: 'd',
+    maps: [],
+    procedures: [{ id: 'power', title: 'Power', style: 'FLOW', strand: 1, how: 'silent', lines }],
+  } as unknown as DeskPage;
 }
 
 function view(done: number): DepartureView {
   return {
-    seq: done + 1, at: '2026-05-04T10:00:00Z', lifecycle: 'WORKING', openLines: 4 - done, clocks: [], amendments: [],
-    seats: [{ seat: 'LEFT', role: 'FLYING', person: PERSON }], waitsFor: { text: '' },
-    procedures: [{
-      id: 'power', state: done === 4 ? 'DONE' : 'NOW', done, total: 4, next: KINDS[done] ? `power/${KINDS[done][0]}` : undefined,
-      lines: KINDS.map(([id], index) => ({ ref: `power/${id}`, state: index < done ? 'DONE' : 'OPEN' })),
-    }],
+    seq: done + 1,
+    at: '2026-05-04T10:00:00Z',
+    lifecycle: 'WORKING',
+    openLines: 4 - done,
+    clocks: [],
+    amendments: [],
+    seats: [{ seat: 'LEFT', role: 'FLYING', person: PERSON }],
+    waitsFor: { text: '' },
+    procedures: [
+      {
+        id: 'power',
+        state: done === 4 ? 'DONE' : 'NOW',
+        done,
+        total: 4,
+        next: KINDS[done] ? `power/${KINDS[done][0]}` : undefined,
+        lines: KINDS.map(([id], index) => ({ ref: `power/${id}`, state: index < done ? 'DONE' : 'OPEN' })),
+      },
+    ],
   } as unknown as DepartureView;
 }
 
@@ -43,15 +86,25 @@ class FakeLive {
   private state: LiveState = begin(view(0));
   private listeners = new Set<() => void>();
   asked: unknown[] = [];
-  subscribe = (listener: () => void) => { this.listeners.add(listener); return () => this.listeners.delete(listener); };
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
   snapshot = () => this.state;
   dismiss = () => undefined;
   /** When set, answers wait for it: the stream is then quicker than the answer. */
   late: Promise<boolean> = Promise.resolve(true);
-  ask = async (asked: unknown) => { this.asked.push(asked); return this.late; };
-  show(done: number) { this.change({ view: view(done) }); }
+  ask = async (asked: unknown) => {
+    this.asked.push(asked);
+    return this.late;
+  };
+  show(done: number) {
+    this.change({ view: view(done) });
+  }
   /** A reading of an engine comes, and nothing else changes. */
-  read(engine: number) { this.change({ engines: { [engine]: { view: { engine }, samples: [], heardAt: 0 } as unknown as EngineLive } }); }
+  read(engine: number) {
+    this.change({ engines: { [engine]: { view: { engine }, samples: [], heardAt: 0 } as unknown as EngineLive } });
+  }
   private change(what: Partial<LiveState>) {
     this.state = { ...this.state, ...what };
     act(() => this.listeners.forEach((listener) => listener()));
@@ -78,12 +131,24 @@ describe('the desk of a flow', () => {
     vi.spyOn(performance, 'now').mockImplementation(() => time);
     live = new FakeLive();
     render(
-      <MantineProvider><MemoryRouter>
-        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Keys /><Shown /></DepartureProvider>
-      </MemoryRouter></MantineProvider>);
+      <MantineProvider>
+        <MemoryRouter>
+          <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}>
+            <Keys />
+            <Shown />
+          </DepartureProvider>
+        </MemoryRouter>
+      </MantineProvider>,
+    );
   });
-  afterEach(() => { cleanup(); vi.restoreAllMocks(); });
-  const press = (key: string, repeat = false) => act(async () => { fireEvent.keyDown(document.body, { key, repeat }); });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+  const press = (key: string, repeat = false) =>
+    act(async () => {
+      fireEvent.keyDown(document.body, { key, repeat });
+    });
 
   it('acknowledges a caution with its own key only', async () => {
     await press(' ');
@@ -131,13 +196,18 @@ describe('the desk of a flow', () => {
     let answer: (accepted: boolean) => void = () => undefined;
     live.show(1);
     time += 1000;
-    live.late = new Promise((resolve) => { answer = resolve; });
+    live.late = new Promise((resolve) => {
+      answer = resolve;
+    });
     await press(' ');
     live.show(2);
     for (const key of '24.6') await press(key);
     await act(async () => answer(true));
     await press('Enter');
-    expect(live.asked).toEqual([{ ask: 'ANSWER', line: 'power/battery' }, { ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' }]);
+    expect(live.asked).toEqual([
+      { ask: 'ANSWER', line: 'power/battery' },
+      { ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' },
+    ]);
   });
 
   it('shows what is behind and ahead of the displayed line', () => {
@@ -152,12 +222,25 @@ describe('a reading', () => {
   it('redraws what shows readings, and nothing else of the page', () => {
     const live = new FakeLive();
     const drawn = { readings: 0, whatAsksForTheDeparture: 0 };
-    const Readings = () => { drawn.readings += 1; return <p>{Object.keys(useEngines()).join()}</p>; };
-    const Other = () => { drawn.whatAsksForTheDeparture += 1; return <p>{useDeparture().state.view.seq}</p>; };
+    const Readings = () => {
+      drawn.readings += 1;
+      return <p>{Object.keys(useEngines()).join()}</p>;
+    };
+    const Other = () => {
+      drawn.whatAsksForTheDeparture += 1;
+      return <p>{useDeparture().state.view.seq}</p>;
+    };
     render(
-      <MantineProvider><MemoryRouter>
-        <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}><Shown /><Readings /><Other /></DepartureProvider>
-      </MemoryRouter></MantineProvider>);
+      <MantineProvider>
+        <MemoryRouter>
+          <DepartureProvider live={live as unknown as DepartureLive} page={page()} person={PERSON}>
+            <Shown />
+            <Readings />
+            <Other />
+          </DepartureProvider>
+        </MemoryRouter>
+      </MantineProvider>,
+    );
     Object.assign(drawn, { readings: 0, whatAsksForTheDeparture: 0 });
     cards.mockClear();
     for (let engine = 1; engine <= 3; engine++) live.read(engine);

@@ -26,9 +26,20 @@ const BEHIND = 2;
 const startDesk = () => import('../start/StartDesk');
 const StartDesk = lazy(() => startDesk().then((desk) => ({ default: desk.StartDesk })));
 
-/** The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, as many ahead as fit, and where it is. */
-export function ProcedureDesk({ work, go, idle, ready }: {
-  work: Work; go: (procedure: string) => void; idle: boolean; ready: boolean;
+/**
+ * The desk of a flow, a checklist or a read-and-do list: the next line large, two behind, as many ahead as fit, and
+ * where it is.
+ */
+export function ProcedureDesk({
+  work,
+  go,
+  idle,
+  ready,
+}: {
+  work: Work;
+  go: (procedure: string) => void;
+  idle: boolean;
+  ready: boolean;
 }) {
   const { live, page, works, mine } = useDeparture();
   const navigate = useNavigate();
@@ -45,21 +56,38 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   const setTyping = (text: string) => setDraft(ref === undefined ? null : { ref, text });
   const typed = () => setDraft((current) => (current?.ref === ref ? null : current));
   // After a visit, a closed dialog, or a line whose button is gone, the desk's keys must reach the desk.
-  useEffect(() => { if (dialog === null && !idle) heading.current?.focus({ preventScroll: true }); }, [dialog, idle]);
-  useEffect(() => { if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true }); }, [line]);
+  useEffect(() => {
+    if (dialog === null && !idle) heading.current?.focus({ preventScroll: true });
+  }, [dialog, idle]);
+  useEffect(() => {
+    if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+  }, [line]);
   // When it does not come now, it is asked for again where it is needed.
   useEffect(() => void startDesk().catch(() => undefined), []);
-  const elsewhere = procedureToGoOnWith(works.filter((other) => other !== work), mine?.seat ?? null);
-  const goOn = ready ? () => void navigate(`/departures/${page.id}`) : elsewhere && (elsewhere.view.next || work.view.state === 'DONE') ? () => go(elsewhere.text.id) : null;
+  const elsewhere = procedureToGoOnWith(
+    works.filter((other) => other !== work),
+    mine?.seat ?? null,
+  );
+  const goOn = ready
+    ? () => void navigate(`/departures/${page.id}`)
+    : elsewhere && (elsewhere.view.next || work.view.state === 'DONE')
+      ? () => go(elsewhere.text.id)
+      : null;
   // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
   const follow = () => setCursor((current) => (current === cursor ? null : current));
-  const answering = useAnswering(line, () => { follow(); typed(); });
+  const answering = useAnswering(line, () => {
+    follow();
+    typed();
+  });
   const lookAt = (index: number) => {
     setDraft(null);
     setCursor(Math.max(0, Math.min(work.lines.length - 1, index)));
     heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
   };
-  const back = () => { setCursor(null); setDraft(null); };
+  const back = () => {
+    setCursor(null);
+    setDraft(null);
+  };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
   // A wait of seconds keeps the crew here, its clock large on the card.
   const short = useShortWait(line);
@@ -67,49 +95,107 @@ export function ProcedureDesk({ work, go, idle, ready }: {
   const room = useRoomAhead(line?.text.ref);
   const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
 
-  useKeys((key) => {
-    if (key === 'ArrowUp') { lookAt(place - 1); return true; }
-    if (key === 'ArrowDown') { lookAt(place + 1); return true; }
-    if (key === 'Escape') { back(); live.dismiss(); return true; }
-    if (resting) {
-      if (key !== ' ') return false;
-      if (work.view.held) void live.ask({ ask: 'RESUME', procedure: work.text.id });
-      else goOn?.();
-      return true;
-    }
-    if (key === 'D' && line && !isComplete(line)) { setDialog('deviation'); return true; }
-    if (key === 'H') { setDialog('hold'); return true; }
-    if (key === 'L' && line && !isComplete(line)) { setDialog('late'); return true; }
-    if (key === 'U' && undoable) { setDialog('undo'); return true; }
-    if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && leave) { leave(); return true; }
-    // The start's own desk has the key until its engine is at idle.
-    if (line?.text.kind === 'START' && line.view.gate && key === ' ') return false;
-    return answering.press(key, typing, setTyping);
-  }, !idle && dialog === null);
+  useKeys(
+    (key) => {
+      if (key === 'ArrowUp') {
+        lookAt(place - 1);
+        return true;
+      }
+      if (key === 'ArrowDown') {
+        lookAt(place + 1);
+        return true;
+      }
+      if (key === 'Escape') {
+        back();
+        live.dismiss();
+        return true;
+      }
+      if (resting) {
+        if (key !== ' ') return false;
+        if (work.view.held) void live.ask({ ask: 'RESUME', procedure: work.text.id });
+        else goOn?.();
+        return true;
+      }
+      if (key === 'D' && line && !isComplete(line)) {
+        setDialog('deviation');
+        return true;
+      }
+      if (key === 'H') {
+        setDialog('hold');
+        return true;
+      }
+      if (key === 'L' && line && !isComplete(line)) {
+        setDialog('late');
+        return true;
+      }
+      if (key === 'U' && undoable) {
+        setDialog('undo');
+        return true;
+      }
+      if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && leave) {
+        leave();
+        return true;
+      }
+      // The start's own desk has the key until its engine is at idle.
+      if (line?.text.kind === 'START' && line.view.gate && key === ' ') return false;
+      return answering.press(key, typing, setTyping);
+    },
+    !idle && dialog === null,
+  );
 
   // A start that waits for something else than its engine shows its gate like any line.
-  const starting = line?.text.kind === 'START' && !resting && !line.view.gate?.waits.some((wait) => wait.kind !== 'IDLE');
+  const starting =
+    line?.text.kind === 'START' && !resting && !line.view.gate?.waits.some((wait) => wait.kind !== 'IDLE');
   const map = page.maps.find((candidate) => candidate.id === work.text.map);
   const close = () => setDialog(null);
   return (
     <section aria-labelledby="procedure-title">
       <header className={styles.head}>
-        <h1 id="procedure-title" ref={heading} tabIndex={-1}>{work.text.title}</h1>
-        <span className="small">{work.view.done} of {work.view.total}. {work.text.how}</span>
+        <h1 id="procedure-title" ref={heading} tabIndex={-1}>
+          {work.text.title}
+        </h1>
+        <span className="small">
+          {work.view.done} of {work.view.total}. {work.text.how}
+        </span>
       </header>
       <Notices />
       <div className={styles.columns} data-map={map !== undefined || undefined} data-wide={starting || undefined}>
         <div>
-          {work.lines.slice(Math.max(0, place - (starting ? 0 : BEHIND)), place).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
-          {resting || !line
-            ? <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
-            : starting ? <Suspense fallback={<p>Loading the start.</p>}><StartDesk line={line} answering={answering} open={setDialog} /></Suspense>
-            : <LineCard line={line} work={work} map={map} typing={typing} setTyping={setTyping} answering={answering} open={setDialog}
-                short={short} meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null} />}
+          {work.lines.slice(Math.max(0, place - (starting ? 0 : BEHIND)), place).map((row) => (
+            <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />
+          ))}
+          {resting || !line ? (
+            <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
+          ) : starting ? (
+            <Suspense fallback={<p>Loading the start.</p>}>
+              <StartDesk line={line} answering={answering} open={setDialog} />
+            </Suspense>
+          ) : (
+            <LineCard
+              line={line}
+              work={work}
+              map={map}
+              typing={typing}
+              setTyping={setTyping}
+              answering={answering}
+              open={setDialog}
+              short={short}
+              meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null}
+            />
+          )}
           <div ref={room.ref} aria-hidden="true" />
-          {work.lines.slice(place + 1, place + 1 + (starting ? 0 : room.rows)).map((row) => <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />)}
-          {cursor !== null && <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>To the next line</Button>}
-          <p className={`small ${styles.keys}`}><Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp; <Key name="?" /> keys</p>
+          {work.lines.slice(place + 1, place + 1 + (starting ? 0 : room.rows)).map((row) => (
+            <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />
+          ))}
+          {cursor !== null && (
+            <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>
+              To the next line
+            </Button>
+          )}
+          <p className={`small ${styles.keys}`}>
+            <Key name="↑" /> <Key name="↓" /> look back and ahead &nbsp; <Key name="/" /> find a line &nbsp;{' '}
+            <Key name="?" /> keys
+          </p>
         </div>
         {map && <PanelMap map={map} lines={work.lines} place={place} />}
       </div>

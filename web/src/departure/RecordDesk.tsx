@@ -17,25 +17,53 @@ export function RecordDesk() {
   const head = state.events.at(-1)?.hash;
   return (
     <section aria-labelledby="record-title">
-      <h1 id="record-title" className={styles.title}>{lifecycle === 'SIGNED' ? 'Signed record' : lifecycle === 'ABANDONED' ? 'Given up' : 'Ready to sign'}</h1>
-      <p className="small">{page.kind === 'REHEARSAL' && <b>Rehearsal. </b>}{page.tail}, flight {page.flight}, {page.from} to {page.to}. {lines.length - state.view.openLines} of {lines.length} lines complete, {deviations.length} deviations, {state.events.length} events.</p>
+      <h1 id="record-title" className={styles.title}>
+        {lifecycle === 'SIGNED' ? 'Signed record' : lifecycle === 'ABANDONED' ? 'Given up' : 'Ready to sign'}
+      </h1>
+      <p className="small">
+        {page.kind === 'REHEARSAL' && <b>Rehearsal. </b>}
+        {page.tail}, flight {page.flight}, {page.from} to {page.to}. {lines.length - state.view.openLines} of{' '}
+        {lines.length} lines complete, {deviations.length} deviations, {state.events.length} events.
+      </p>
       <Notices />
       {lifecycle === 'OFF_BLOCK' && <Signing />}
       <div className={styles.columns}>
         <div>
           <h2>Readings</h2>
           <table className={styles.table}>
-            <thead><tr><th scope="col">What</th><th scope="col">Value</th><th scope="col">Limit</th><th scope="col">Margin</th><th scope="col">Read</th></tr></thead>
+            <thead>
+              <tr>
+                <th scope="col">What</th>
+                <th scope="col">Value</th>
+                <th scope="col">Limit</th>
+                <th scope="col">Margin</th>
+                <th scope="col">Read</th>
+              </tr>
+            </thead>
             <tbody>
-              {readings.map(({ text, view }) => view.reading && (
-                <tr key={text.ref}>
-                  <td>{text.label}<small>{view.reading.judgement.source}</small></td>
-                  <td>{shown(view.reading.value, text.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}</td>
-                  <td className={styles.limit}>{text.measure?.min === undefined && text.measure?.max === undefined ? 'none' : text.expects}</td>
-                  <td>{view.reading.judgement.margin === undefined ? '' : shown(view.reading.judgement.margin, text.measure?.decimals ?? 0)}</td>
-                  <td>{utc(view.reading.mark.doneAt)}</td>
-                </tr>
-              ))}
+              {readings.map(
+                ({ text, view }) =>
+                  view.reading && (
+                    <tr key={text.ref}>
+                      <td>
+                        {text.label}
+                        <small>{view.reading.judgement.source}</small>
+                      </td>
+                      <td>
+                        {shown(view.reading.value, text.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}
+                      </td>
+                      <td className={styles.limit}>
+                        {text.measure?.min === undefined && text.measure?.max === undefined ? 'none' : text.expects}
+                      </td>
+                      <td>
+                        {view.reading.judgement.margin === undefined
+                          ? ''
+                          : shown(view.reading.judgement.margin, text.measure?.decimals ?? 0)}
+                      </td>
+                      <td>{utc(view.reading.mark.doneAt)}</td>
+                    </tr>
+                  ),
+              )}
             </tbody>
           </table>
         </div>
@@ -43,13 +71,27 @@ export function RecordDesk() {
           <h2>Deviations</h2>
           {deviations.length === 0 && <p>None.</p>}
           <ul className={styles.list}>
-            {deviations.map(({ text, view }) => <li key={text.ref}><b>{text.label}</b>: {view.deviation?.reason}. {view.deviation?.mark.by.name}, {view.deviation && utc(view.deviation.mark.doneAt)}</li>)}
+            {deviations.map(({ text, view }) => (
+              <li key={text.ref}>
+                <b>{text.label}</b>: {view.deviation?.reason}. {view.deviation?.mark.by.name},{' '}
+                {view.deviation && utc(view.deviation.mark.doneAt)}
+              </li>
+            ))}
           </ul>
           <h2>Record</h2>
-          <Button component="a" href={`/api/departures/${page.id}/record`} download>Download as JSON</Button>
-          <p className={styles.hash}>Head hash <code>{head}</code></p>
-          <p className={styles.hash}>Sealed by installation <code>{page.sealedBy}</code></p>
-          <p className="small">“skelda verify” tells anywhere whether the file is unchanged, whose seal it bears, and whether it is complete.</p>
+          <Button component="a" href={`/api/departures/${page.id}/record`} download>
+            Download as JSON
+          </Button>
+          <p className={styles.hash}>
+            Head hash <code>{head}</code>
+          </p>
+          <p className={styles.hash}>
+            Sealed by installation <code>{page.sealedBy}</code>
+          </p>
+          <p className="small">
+            “skelda verify” tells anywhere whether the file is unchanged, whose seal it bears, and whether it is
+            complete.
+          </p>
           {lifecycle === 'SIGNED' && <Amending />}
         </div>
       </div>
@@ -67,8 +109,16 @@ function Signing() {
   };
   return (
     <form onSubmit={sign} className={styles.sign}>
-      <PasswordInput label={`Password of ${person.name}`} autoComplete="current-password" value={password} onChange={(event) => setPassword(event.currentTarget.value)} autoFocus />
-      <Button type="submit" variant="filled" disabled={password === ''}>Sign the record</Button>
+      <PasswordInput
+        label={`Password of ${person.name}`}
+        autoComplete="current-password"
+        value={password}
+        onChange={(event) => setPassword(event.currentTarget.value)}
+        autoFocus
+      />
+      <Button type="submit" variant="filled" disabled={password === ''}>
+        Sign the record
+      </Button>
       <p className="small">After signing it can only be amended.</p>
     </form>
   );
@@ -79,14 +129,29 @@ function Amending() {
   const [text, setText] = useState('');
   const amend = (event: FormEvent) => {
     event.preventDefault();
-    void live.ask({ ask: 'AMEND', text }).then((accepted) => { if (accepted) setText(''); });
+    void live.ask({ ask: 'AMEND', text }).then((accepted) => {
+      if (accepted) setText('');
+    });
   };
   return (
     <form onSubmit={amend} className={styles.amend}>
       <h2>Amendments</h2>
-      <ul className={styles.list}>{state.view.amendments.map((note, index) => <li key={`${index} ${note}`}>{note}</li>)}</ul>
-      <Textarea label="Add a note to the signed record" value={text} onChange={(event) => setText(event.currentTarget.value)} autosize minRows={2} maxLength={2000} />
-      <Button type="submit" disabled={text.trim() === ''}>Amend</Button>
+      <ul className={styles.list}>
+        {state.view.amendments.map((note, index) => (
+          <li key={`${index} ${note}`}>{note}</li>
+        ))}
+      </ul>
+      <Textarea
+        label="Add a note to the signed record"
+        value={text}
+        onChange={(event) => setText(event.currentTarget.value)}
+        autosize
+        minRows={2}
+        maxLength={2000}
+      />
+      <Button type="submit" disabled={text.trim() === ''}>
+        Amend
+      </Button>
     </form>
   );
 }

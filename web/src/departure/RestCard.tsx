@@ -14,12 +14,27 @@ export function RestCard({ work, next, goOn }: { work: Work; next: string | null
     const at = work.lines.find((line) => line.text.ref === held.line);
     return (
       <article className={styles.card} data-kind="CAUTION" data-testid="line-card">
-        <p className={styles.where}>On hold since {utc(held.since)}, by {held.by.name}</p>
+        <p className={styles.where}>
+          On hold since {utc(held.since)}, by {held.by.name}
+        </p>
         <h2 className={styles.label}>Held for {inWords(now - Date.parse(held.since))}</h2>
-        <p className={styles.expects}>{held.reason}. {at && <>You were at: <b>{at.text.label}</b>, {at.text.expects}</>}</p>
+        <p className={styles.expects}>
+          {held.reason}.{' '}
+          {at && (
+            <>
+              You were at: <b>{at.text.label}</b>, {at.text.expects}
+            </>
+          )}
+        </p>
         <div className={styles.controls}>
-          <Button variant="filled" className={styles.main} rightSection={<span className={styles.key}>Space</span>}
-            onClick={() => void live.ask({ ask: 'RESUME', procedure: work.text.id })}>Come back</Button>
+          <Button
+            variant="filled"
+            className={styles.main}
+            rightSection={<span className={styles.key}>Space</span>}
+            onClick={() => void live.ask({ ask: 'RESUME', procedure: work.text.id })}
+          >
+            Come back
+          </Button>
           {goOn && next && next !== 'signing' && <Button onClick={goOn}>Meanwhile: {next}</Button>}
         </div>
       </article>
@@ -29,9 +44,20 @@ export function RestCard({ work, next, goOn }: { work: Work; next: string | null
     <article className={styles.card} data-testid="line-card">
       <p className={styles.where}>Complete</p>
       <h2 className={styles.label}>{work.text.title} is complete</h2>
-      <p className={styles.note}><Key name="↑" /> looks back over its lines.</p>
+      <p className={styles.note}>
+        <Key name="↑" /> looks back over its lines.
+      </p>
       <div className={styles.controls}>
-        {goOn && next && <Button variant="filled" className={styles.main} onClick={goOn} rightSection={<span className={styles.key}>Space</span>}>{next === 'signing' ? 'To signing' : `Go on: ${next}`}</Button>}
+        {goOn && next && (
+          <Button
+            variant="filled"
+            className={styles.main}
+            onClick={goOn}
+            rightSection={<span className={styles.key}>Space</span>}
+          >
+            {next === 'signing' ? 'To signing' : `Go on: ${next}`}
+          </Button>
+        )}
       </div>
     </article>
   );

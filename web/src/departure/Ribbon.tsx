@@ -27,31 +27,64 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
   const gate = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
   // A starter's own time comes before any gate's.
-  const soonest = starting.find((clock) => clock.share !== null) ?? (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);
+  const soonest =
+    starting.find((clock) => clock.share !== null) ??
+    (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);
   return (
     <header className={styles.ribbon}>
-      <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">Skelda</Link>
-      <button type="button" className={`${styles.cell} ${styles.narrowThread}`} onClick={() => open('thread')}><b>Steps</b><small>all procedures</small></button>
-      <span className={styles.cell}><b>{page.tail}</b><small>{page.kind === 'REHEARSAL' ? 'Rehearsal, ' : ''}{page.typeName}, stand {page.stand}</small></span>
-      <span className={`${styles.cell} ${styles.optional}`}><b>{page.from} to {page.to}</b><small>flight {page.flight}</small></span>
+      <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">
+        Skelda
+      </Link>
+      <button type="button" className={`${styles.cell} ${styles.narrowThread}`} onClick={() => open('thread')}>
+        <b>Steps</b>
+        <small>all procedures</small>
+      </button>
+      <span className={styles.cell}>
+        <b>{page.tail}</b>
+        <small>
+          {page.kind === 'REHEARSAL' ? 'Rehearsal, ' : ''}
+          {page.typeName}, stand {page.stand}
+        </small>
+      </span>
+      <span className={`${styles.cell} ${styles.optional}`}>
+        <b>
+          {page.from} to {page.to}
+        </b>
+        <small>flight {page.flight}</small>
+      </span>
       <button type="button" className={styles.cell} onClick={() => open('seats')}>
-        <b>{mine ? `${person.name}, ${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : `${person.name}, no seat`} <Key name="S" /></b>
+        <b>
+          {mine ? `${person.name}, ${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : `${person.name}, no seat`}{' '}
+          <Key name="S" />
+        </b>
         <small>{other ? `${other.person.name}, ${other.seat.toLowerCase()}` : 'the other seat is free'}</small>
       </button>
       <span className={styles.gap} />
       <span className={styles.cell}>
         <b>Off-block {utc(page.offBlock)}</b>
-        <small>{view.lifecycle === 'OFF_BLOCK' ? 'left its stand' : left ? 'closed' : toGo(Date.parse(page.offBlock) - now)}</small>
+        <small>
+          {view.lifecycle === 'OFF_BLOCK' ? 'left its stand' : left ? 'closed' : toGo(Date.parse(page.offBlock) - now)}
+        </small>
       </span>
       {view.inHand && !left && <InHand clock={view.inHand.clock} slackMs={slackNow(view, now)} />}
       <button type="button" className={`${styles.cell} ${styles.narrow}`} onClick={() => open('clocks')}>
-        <b>{soonest ? countdown(soonest.ms) : 'Clocks'}</b><small>{soonest?.words ?? 'none runs'}</small>
+        <b>{soonest ? countdown(soonest.ms) : 'Clocks'}</b>
+        <small>{soonest?.words ?? 'none runs'}</small>
       </button>
       <span className={styles.cell} data-link={state.link} role="status">
-        <b className={styles.link}>{state.link === 'lost' ? '✕ ' : ''}{LINK[state.link]}</b>
-        <small>{state.link === 'lost' ? 'trying again' : `${devices} ${devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}</small>
+        <b className={styles.link}>
+          {state.link === 'lost' ? '✕ ' : ''}
+          {LINK[state.link]}
+        </b>
+        <small>
+          {state.link === 'lost'
+            ? 'trying again'
+            : `${devices} ${devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}
+        </small>
       </span>
-      <span className={styles.theme}><ThemeSwitch /></span>
+      <span className={styles.theme}>
+        <ThemeSwitch />
+      </span>
     </header>
   );
 }
@@ -66,7 +99,10 @@ function slackNow(view: ReturnType<typeof useDeparture>['state']['view'], now: n
 function InHand({ clock, slackMs }: { clock: string; slackMs: number }) {
   return (
     <span className={styles.cell} data-late={slackMs < 0 || undefined}>
-      <b className={styles.inHand}>{slackMs < 0 ? '! ' : ''}{slack(slackMs)}</b>
+      <b className={styles.inHand}>
+        {slackMs < 0 ? '! ' : ''}
+        {slack(slackMs)}
+      </b>
       <small>{clock.split(',')[0]} decides</small>
     </span>
   );

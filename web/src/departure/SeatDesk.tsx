@@ -18,12 +18,21 @@ export function SeatDesk({ close }: { close: () => void }) {
   const [handing, setHanding] = useState(false);
   const [givingUp, setGivingUp] = useState(false);
   const seatedAt = (seat: Seat) => state.view.seats.find((held) => held.seat === seat);
-  const take = (seat: Seat, role: Role) => void live.ask({ ask: 'TAKE_SEAT', seat, role }).then((accepted) => { if (accepted) close(); });
+  const take = (seat: Seat, role: Role) =>
+    void live.ask({ ask: 'TAKE_SEAT', seat, role }).then((accepted) => {
+      if (accepted) close();
+    });
   return (
     <section aria-labelledby="seats-title">
-      <h1 id="seats-title" className={styles.title}>{mine ? 'Seats and roles' : 'Take a seat'}</h1>
+      <h1 id="seats-title" className={styles.title}>
+        {mine ? 'Seats and roles' : 'Take a seat'}
+      </h1>
       <Notices />
-      {page.modifications.length > 0 && <p className={styles.modified}><b>{page.tail} differs:</b> {page.modifications.join(' ')}</p>}
+      {page.modifications.length > 0 && (
+        <p className={styles.modified}>
+          <b>{page.tail} differs:</b> {page.modifications.join(' ')}
+        </p>
+      )}
       <div className={styles.seats}>
         {SEATS.map((seat) => {
           const held = seatedAt(seat);
@@ -33,10 +42,16 @@ export function SeatDesk({ close }: { close: () => void }) {
               <h2>{seat === 'LEFT' ? 'Left seat' : 'Right seat'}</h2>
               <p className={styles.holder}>{held ? `${held.person.name}, ${ROLE_WORDS[held.role]}` : 'Free'}</p>
               <div className={styles.buttons}>
-                {!held && !mine && ROLES.filter((role) => other?.role !== role || other === null).map((role, index) => (
-                  <Button key={role} variant={index === 0 ? 'filled' : 'default'} onClick={() => take(seat, role)}>Take it, {ROLE_WORDS[role]}</Button>
-                ))}
-                {held && !mine && <Button onClick={() => setTakeOver({ seat, role: held.role })}>Take over with a reason</Button>}
+                {!held &&
+                  !mine &&
+                  ROLES.filter((role) => other?.role !== role || other === null).map((role, index) => (
+                    <Button key={role} variant={index === 0 ? 'filled' : 'default'} onClick={() => take(seat, role)}>
+                      Take it, {ROLE_WORDS[role]}
+                    </Button>
+                  ))}
+                {held && !mine && (
+                  <Button onClick={() => setTakeOver({ seat, role: held.role })}>Take over with a reason</Button>
+                )}
                 {own && <Button onClick={() => setHanding(true)}>Hand over</Button>}
                 {own && <Button onClick={() => void live.ask({ ask: 'RELEASE_SEAT', seat })}>Leave the seat</Button>}
               </div>
@@ -46,22 +61,50 @@ export function SeatDesk({ close }: { close: () => void }) {
       </div>
       {mine && (
         <div className={styles.buttons}>
-          <Button variant="filled" onClick={close}>Back to work</Button>
+          <Button variant="filled" onClick={close}>
+            Back to work
+          </Button>
           <Button onClick={() => void live.ask({ ask: 'SWAP_ROLES' })}>Swap flying and monitoring</Button>
           <Button onClick={() => setGivingUp(true)}>Give the departure up</Button>
         </div>
       )}
-      <p className={styles.foot}>A seat belongs to a person, on any number of devices. Skelda is an aid; the approved manuals and the licensed crew have the last word.</p>
+      <p className={styles.foot}>
+        A seat belongs to a person, on any number of devices. Skelda is an aid; the approved manuals and the licensed
+        crew have the last word.
+      </p>
       <Modal opened={takeOver !== null} onClose={() => setTakeOver(null)} title="Take over the seat">
-        <ReasonForm presets={['Crew change', 'Colleague’s device failed']} label="Why you take it over" submitLabel="Take over"
-          submit={(reason) => { if (takeOver) void live.ask({ ask: 'TAKE_SEAT', ...takeOver, reason }); setTakeOver(null); close(); }} />
+        <ReasonForm
+          presets={['Crew change', 'Colleague’s device failed']}
+          label="Why you take it over"
+          submitLabel="Take over"
+          submit={(reason) => {
+            if (takeOver) void live.ask({ ask: 'TAKE_SEAT', ...takeOver, reason });
+            setTakeOver(null);
+            close();
+          }}
+        />
       </Modal>
       <Modal opened={givingUp} onClose={() => setGivingUp(false)} title="Give the departure up">
-        <ReasonForm presets={['Aircraft change', 'Flight cancelled']} label="Why it is given up; the record is closed as it stands" submitLabel="Give it up"
-          submit={(reason) => { setGivingUp(false); void live.ask({ ask: 'ABANDON', reason }); }} />
+        <ReasonForm
+          presets={['Aircraft change', 'Flight cancelled']}
+          label="Why it is given up; the record is closed as it stands"
+          submitLabel="Give it up"
+          submit={(reason) => {
+            setGivingUp(false);
+            void live.ask({ ask: 'ABANDON', reason });
+          }}
+        />
       </Modal>
       <Modal opened={handing} onClose={() => setHanding(false)} title="Hand over the seat">
-        {mine && <HandOver seat={mine.seat} done={() => { setHanding(false); close(); }} />}
+        {mine && (
+          <HandOver
+            seat={mine.seat}
+            done={() => {
+              setHanding(false);
+              close();
+            }}
+          />
+        )}
       </Modal>
     </section>
   );
@@ -74,8 +117,14 @@ function HandOver({ seat, done }: { seat: Seat; done: () => void }) {
   return (
     <div className={styles.crew}>
       {free.map((member) => (
-        <Button key={member.id} justify="space-between" rightSection={<span className="small">{member.duty}</span>}
-          onClick={() => void live.ask({ ask: 'HAND_OVER_SEAT', seat, to: member.id }).then(done)}>{member.name}</Button>
+        <Button
+          key={member.id}
+          justify="space-between"
+          rightSection={<span className="small">{member.duty}</span>}
+          onClick={() => void live.ask({ ask: 'HAND_OVER_SEAT', seat, to: member.id }).then(done)}
+        >
+          {member.name}
+        </Button>
       ))}
     </div>
   );

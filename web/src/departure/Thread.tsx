@@ -5,14 +5,23 @@ import { useDeparture, type Work } from '../live/departureContext';
 import styles from './Thread.module.css';
 
 type Knot = 'done' | 'now' | 'waiting' | 'held' | 'open' | 'spare';
-const WORDS: Record<Knot, string> = { done: 'done', now: 'now', waiting: 'waiting', held: 'on hold', open: 'open', spare: 'not needed' };
+const WORDS: Record<Knot, string> = {
+  done: 'done',
+  now: 'now',
+  waiting: 'waiting',
+  held: 'on hold',
+  open: 'open',
+  spare: 'not needed',
+};
 
 /** The whole preparation as one line in working order, with a second strand where two people work at the same time. */
 export function Thread({ selected, go }: { selected: string | null; go: (procedure: string) => void }) {
   const { works, other } = useDeparture();
   const now = useServerNow();
   const [unfolded, setUnfolded] = useState(false);
-  const done = works.findIndex((work) => (work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED') || work.text.id === selected);
+  const done = works.findIndex(
+    (work) => (work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED') || work.text.id === selected,
+  );
   const folded = !unfolded && done > 1 ? works.slice(0, done) : [];
   const shown = works.slice(folded.length);
   return (
@@ -21,7 +30,10 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
         <li>
           <button type="button" className={styles.row} onClick={() => setUnfolded(true)}>
             <Mark knot="done" strand={1} first last={false} beside={false} />
-            <span className={styles.text}><span className={styles.title}>Preparation</span><small>{folded.length} done, show them</small></span>
+            <span className={styles.text}>
+              <span className={styles.title}>Preparation</span>
+              <small>{folded.length} done, show them</small>
+            </span>
           </button>
         </li>
       )}
@@ -30,11 +42,26 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
         const beside = work.text.strand === 2 || shown[index + 1]?.text.strand === 2;
         return (
           <li key={work.text.id}>
-            <button type="button" className={styles.row} data-knot={knot} aria-current={work.text.id === selected ? 'step' : undefined} onClick={() => go(work.text.id)}>
-              <Mark knot={knot} strand={work.text.strand} first={index === 0 && folded.length === 0} last={index === shown.length - 1} beside={beside} />
+            <button
+              type="button"
+              className={styles.row}
+              data-knot={knot}
+              aria-current={work.text.id === selected ? 'step' : undefined}
+              onClick={() => go(work.text.id)}
+            >
+              <Mark
+                knot={knot}
+                strand={work.text.strand}
+                first={index === 0 && folded.length === 0}
+                last={index === shown.length - 1}
+                beside={beside}
+              />
               <span className={styles.text}>
                 <span className={styles.title}>{work.text.title}</span>
-                <small><span className="unseen">{WORDS[knot]}, </span>{detail(work, now)}</small>
+                <small>
+                  <span className="unseen">{WORDS[knot]}, </span>
+                  {detail(work, now)}
+                </small>
               </span>
             </button>
           </li>
@@ -63,17 +90,45 @@ function detail(work: Work, now: number): string {
 }
 
 /** The knot and its piece of the line; shape and word tell the state, never colour alone. */
-function Mark({ knot, strand, first, last, beside }: { knot: Knot; strand: number; first: boolean; last: boolean; beside: boolean }) {
+function Mark({
+  knot,
+  strand,
+  first,
+  last,
+  beside,
+}: {
+  knot: Knot;
+  strand: number;
+  first: boolean;
+  last: boolean;
+  beside: boolean;
+}) {
   const x = strand === 2 ? 13 : 30;
   return (
     <svg className={styles.mark} viewBox="0 0 46 46" width="46" height="46" aria-hidden="true">
       <path className={styles.line} d={`M30 ${first ? 22 : 0} V${last ? 22 : 46}`} />
       {strand === 2 && <path className={styles.line} d="M30 0 C30 12 13 6 13 22 C13 38 30 34 30 46" />}
       {strand === 1 && beside && <path className={styles.line} d="M30 22 V46" />}
-      {knot === 'done' && <><circle cx={x} cy="22" r="9" className={styles.hollow} /><path d={`M${x - 5} 22 l4 4 l7 -9`} className={styles.stroke} /></>}
+      {knot === 'done' && (
+        <>
+          <circle cx={x} cy="22" r="9" className={styles.hollow} />
+          <path d={`M${x - 5} 22 l4 4 l7 -9`} className={styles.stroke} />
+        </>
+      )}
       {knot === 'now' && <circle cx={x} cy="22" r="8" className={styles.now} />}
-      {knot === 'waiting' && <><circle cx={x} cy="22" r="7.5" className={styles.clock} /><path d={`M${x} 17.5 v4.5 h3.5`} className={styles.thin} /></>}
-      {knot === 'held' && <><circle cx={x} cy="22" r="10" className={styles.blank} /><rect x={x - 6} y="16" width="4" height="12" className={styles.held} /><rect x={x + 2} y="16" width="4" height="12" className={styles.held} /></>}
+      {knot === 'waiting' && (
+        <>
+          <circle cx={x} cy="22" r="7.5" className={styles.clock} />
+          <path d={`M${x} 17.5 v4.5 h3.5`} className={styles.thin} />
+        </>
+      )}
+      {knot === 'held' && (
+        <>
+          <circle cx={x} cy="22" r="10" className={styles.blank} />
+          <rect x={x - 6} y="16" width="4" height="12" className={styles.held} />
+          <rect x={x + 2} y="16" width="4" height="12" className={styles.held} />
+        </>
+      )}
       {knot === 'spare' && <path d={`M${x - 4} 22 h8`} className={styles.thin} />}
       {knot === 'open' && <circle cx={x} cy="22" r="5" className={styles.open} />}
     </svg>

@@ -35,7 +35,9 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     if (!asked) return;
     answeredAt.current = at;
     byMe.current = true;
-    void live.ask(asked).then((accepted) => { if (accepted) done(); });
+    void live.ask(asked).then((accepted) => {
+      if (accepted) done();
+    });
   };
 
   const press = (key: string, typing: string, setTyping: (text: string) => void): boolean => {
@@ -43,12 +45,24 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     if (!line || isComplete(line)) return key === ' ';
     const { kind } = line.text;
     if (kind === 'MEASURE') {
-      if (/^[0-9.,-]$/.test(key)) { setTyping(typed(typing, key)); return true; }
-      if (key === 'Backspace') { setTyping(typing.slice(0, -1)); return true; }
-      if (key === 'Enter') { answer(typing); return true; }
+      if (/^[0-9.,-]$/.test(key)) {
+        setTyping(typed(typing, key));
+        return true;
+      }
+      if (key === 'Backspace') {
+        setTyping(typing.slice(0, -1));
+        return true;
+      }
+      if (key === 'Enter') {
+        answer(typing);
+        return true;
+      }
       return key === ' ';
     }
-    if (key === (kind === 'CAUTION' ? 'Enter' : ' ')) { answer(''); return true; }
+    if (key === (kind === 'CAUTION' ? 'Enter' : ' ')) {
+      answer('');
+      return true;
+    }
     return key === ' ';
   };
   return { answer, press };
@@ -58,7 +72,9 @@ function request(line: WorkLine, value: string, personId: string) {
   const { ref, kind, measure } = line.text;
   if (kind === 'MEASURE') {
     const number = parsed(value);
-    return number === null || !measure ? null : { ask: 'MEASURE' as const, line: ref, value: number, unit: measure.unit };
+    return number === null || !measure
+      ? null
+      : { ask: 'MEASURE' as const, line: ref, value: number, unit: measure.unit };
   }
   if (kind === 'CHALLENGE' && line.view.answered) {
     return line.view.answered.by.id === personId ? null : { ask: 'CONFIRM' as const, line: ref };

@@ -5,7 +5,10 @@ const ROW_PX = 45;
 const FOOT_PX = 56;
 const FEWEST = 5;
 
-/** How many lines ahead the desk's height holds below a mark. `shown`: what is displayed above it; when that changes, it is measured anew. */
+/**
+ * How many lines ahead the desk's height holds below a mark. `shown`: what is displayed above it; when that changes, it
+ * is measured anew.
+ */
 export function useRoomAhead(shown: string | undefined): { ref: React.RefObject<HTMLDivElement | null>; rows: number } {
   const ref = useRef<HTMLDivElement>(null);
   const [rows, setRows] = useState(FEWEST);

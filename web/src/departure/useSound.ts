@@ -12,7 +12,9 @@ export function playTone(): void {
 export function useSound(): boolean {
   const [, setArmed] = useState(false);
   useEffect(() => {
-    const arm = () => { void tone.arm().then(() => setArmed(true)); };
+    const arm = () => {
+      void tone.arm().then(() => setArmed(true));
+    };
     window.addEventListener('pointerdown', arm, { once: true });
     window.addEventListener('keydown', arm, { once: true });
     return () => {

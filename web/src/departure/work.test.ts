@@ -3,10 +3,16 @@ import type { Work, WorkLine } from '../live/departureContext';
 import { found, placeOfNext, procedureToGoOnWith, scan } from './work';
 
 function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
-  return { text: { ref, label: ref, expects: 'on', zone, kind: 'CHECK', splits: false }, view: { ref, state } } as WorkLine;
+  return {
+    text: { ref, label: ref, expects: 'on', zone, kind: 'CHECK', splits: false },
+    view: { ref, state },
+  } as WorkLine;
 }
 
-function work(id: string, fields: { seat?: 'LEFT' | 'RIGHT'; next?: string; state?: string; held?: boolean; lines?: WorkLine[] } = {}): Work {
+function work(
+  id: string,
+  fields: { seat?: 'LEFT' | 'RIGHT'; next?: string; state?: string; held?: boolean; lines?: WorkLine[] } = {},
+): Work {
   return {
     text: { id, title: id, seat: fields.seat },
     view: { id, state: fields.state ?? 'OPEN', next: fields.next, held: fields.held ? {} : undefined },
@@ -16,8 +22,12 @@ function work(id: string, fields: { seat?: 'LEFT' | 'RIGHT'; next?: string; stat
 
 describe('which procedure to go on with', () => {
   it('is the first of the own seat that has a line to answer', () => {
-    const works = [work('a', { next: 'a/1', seat: 'LEFT', held: true }), work('b', { seat: 'LEFT', state: 'WAITING' }),
-      work('c', { next: 'c/1', seat: 'RIGHT' }), work('d', { next: 'd/1' })];
+    const works = [
+      work('a', { next: 'a/1', seat: 'LEFT', held: true }),
+      work('b', { seat: 'LEFT', state: 'WAITING' }),
+      work('c', { next: 'c/1', seat: 'RIGHT' }),
+      work('d', { next: 'd/1' }),
+    ];
     expect(procedureToGoOnWith(works, 'LEFT')?.text.id).toBe('d');
     expect(procedureToGoOnWith(works, 'RIGHT')?.text.id).toBe('c');
   });
@@ -47,7 +57,13 @@ describe('going somewhere', () => {
 
 describe('the scan', () => {
   it('passes each stay once and knows where the shown line is', () => {
-    const lines = [line('1', 'DONE', 'a'), line('2', 'DONE', 'a'), line('3', 'OPEN', 'b'), line('4'), line('5', 'OPEN', 'a')];
+    const lines = [
+      line('1', 'DONE', 'a'),
+      line('2', 'DONE', 'a'),
+      line('3', 'OPEN', 'b'),
+      line('4'),
+      line('5', 'OPEN', 'a'),
+    ];
     expect(scan(lines, 2)).toEqual({ zones: ['a', 'b', 'a'], now: 1 });
     expect(scan(lines, 3).now).toBe(-1);
   });

@@ -17,7 +17,11 @@ const SHORT_WAIT_MS = 20_000;
 /** Whether a line only waits for a clock that opens soon: the crew stays with it. */
 export function isShortWait(line: WorkLine | undefined, now: number): boolean {
   const opensAt = line?.view.gate?.opensAt;
-  return opensAt !== undefined && line?.view.gate?.waits.every((wait) => wait.kind === 'CLOCK') === true && Date.parse(opensAt) - now < SHORT_WAIT_MS;
+  return (
+    opensAt !== undefined &&
+    line?.view.gate?.waits.every((wait) => wait.kind === 'CLOCK') === true &&
+    Date.parse(opensAt) - now < SHORT_WAIT_MS
+  );
 }
 
 /** Whether a procedure goes on by itself within seconds. */
@@ -28,13 +32,17 @@ function waitsShortly(work: Work, now: number): boolean {
 /** The procedure to go on with: the first of this seat that has a line to answer, else the first that is not done. */
 export function procedureToGoOnWith(works: Work[], seat: Seat | null, now = 0): Work | undefined {
   const open = works.filter((work) => work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED');
-  return open.find((work) => isMine(work, seat) && (work.view.next || waitsShortly(work, now)) && !work.view.held)
-    ?? open.find((work) => isMine(work, seat))
-    ?? open[0]
-    ?? works.at(-1);
+  return (
+    open.find((work) => isMine(work, seat) && (work.view.next || waitsShortly(work, now)) && !work.view.held) ??
+    open.find((work) => isMine(work, seat)) ??
+    open[0] ??
+    works.at(-1)
+  );
 }
 
-/** The place of the line to show when nobody has looked elsewhere: the next one, else the first that is not complete. */
+/**
+ * The place of the line to show when nobody has looked elsewhere: the next one, else the first that is not complete.
+ */
 export function placeOfNext(work: Work): number {
   const next = work.lines.findIndex((line) => line.text.ref === work.view.next);
   if (next >= 0) return next;
@@ -46,12 +54,14 @@ export function placeOfNext(work: Work): number {
 export function found(works: Work[], search: string): { work: Work; line: WorkLine }[] {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  return works.flatMap((work) => work.lines
-    .filter((line) => {
-      const text = `${work.text.title} ${line.text.label} ${line.text.expects}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    })
-    .map((line) => ({ work, line })));
+  return works.flatMap((work) =>
+    work.lines
+      .filter((line) => {
+        const text = `${work.text.title} ${line.text.label} ${line.text.expects}`.toLowerCase();
+        return words.every((word) => text.includes(word));
+      })
+      .map((line) => ({ work, line })),
+  );
 }
 
 /** The zones a procedure's lines pass through, in order, each stay once, with the stay that holds the shown line. */

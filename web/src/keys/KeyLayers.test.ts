@@ -7,7 +7,12 @@ describe('one key does one thing', () => {
       const layers = new KeyLayers();
       const heard: string[] = [];
       for (const layer of [...LAYERS].reverse()) {
-        layers.add(layer, { handle: () => { heard.push(layer); return LAYERS.indexOf(layer) >= LAYERS.indexOf(first); } });
+        layers.add(layer, {
+          handle: () => {
+            heard.push(layer);
+            return LAYERS.indexOf(layer) >= LAYERS.indexOf(first);
+          },
+        });
       }
       expect(layers.press('X')).toBe(true);
       expect(heard.at(-1)).toBe(first);
@@ -18,7 +23,12 @@ describe('one key does one thing', () => {
   it('stops at a layer that blocks, even when nobody there takes the key', () => {
     const layers = new KeyLayers();
     let desk = 0;
-    layers.add('desk', { handle: () => { desk += 1; return true; } });
+    layers.add('desk', {
+      handle: () => {
+        desk += 1;
+        return true;
+      },
+    });
     const away = layers.add('dialog', { handle: () => false, blocks: true });
     expect(layers.press('5')).toBe(false);
     expect(desk).toBe(0);
@@ -31,8 +41,19 @@ describe('one key does one thing', () => {
     const layers = new KeyLayers();
     let typing = '61';
     let takenBack = 0;
-    layers.add('start', { handle: (key) => { if (key === 'Backspace') takenBack += 1; return key === 'Backspace'; } });
-    layers.add('entry', { handle: (key) => { if (key !== 'Backspace' || typing === '') return false; typing = typing.slice(0, -1); return true; } });
+    layers.add('start', {
+      handle: (key) => {
+        if (key === 'Backspace') takenBack += 1;
+        return key === 'Backspace';
+      },
+    });
+    layers.add('entry', {
+      handle: (key) => {
+        if (key !== 'Backspace' || typing === '') return false;
+        typing = typing.slice(0, -1);
+        return true;
+      },
+    });
     layers.press('Backspace');
     layers.press('Backspace');
     expect([typing, takenBack]).toEqual(['', 0]);

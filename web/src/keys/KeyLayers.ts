@@ -1,4 +1,7 @@
-/** Who hears a key, first to last: an open sheet, an open dialog, something that is being typed, the desk of a start, the desk, the page. */
+/**
+ * Who hears a key, first to last: an open sheet, an open dialog, something that is being typed, the desk of a start,
+ * the desk, the page.
+ */
 export const LAYERS = ['sheet', 'dialog', 'entry', 'start', 'desk', 'page'] as const;
 export type Layer = (typeof LAYERS)[number];
 
@@ -16,7 +19,11 @@ export class KeyLayers {
   /** @returns takes it away again */
   add(layer: Layer, listener: Listener): () => void {
     this.listeners.set(layer, [...(this.listeners.get(layer) ?? []), listener]);
-    return () => this.listeners.set(layer, (this.listeners.get(layer) ?? []).filter((one) => one !== listener));
+    return () =>
+      this.listeners.set(
+        layer,
+        (this.listeners.get(layer) ?? []).filter((one) => one !== listener),
+      );
   }
 
   /** @returns whether somebody took it */

@@ -4,7 +4,8 @@ const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 export function goLetters(titles: string[]): string[] {
   const taken = new Set(['T']);
   return titles.map((title) => {
-    const letter = [...title.toUpperCase().replace(/[^A-Z]/g, ''), ...ALPHABET].find((candidate) => !taken.has(candidate)) ?? '';
+    const letter =
+      [...title.toUpperCase().replace(/[^A-Z]/g, ''), ...ALPHABET].find((candidate) => !taken.has(candidate)) ?? '';
     taken.add(letter);
     return letter;
   });

@@ -21,7 +21,9 @@ function isTaken(event: KeyboardEvent): boolean {
   return (event.key === ' ' || event.key === 'Enter') && target.closest('button, a, [role="radio"]') !== null;
 }
 
-/** The page's one listener for keys: letters in upper case, others by their name; a key that is held down counts once. */
+/**
+ * The page's one listener for keys: letters in upper case, others by their name; a key that is held down counts once.
+ */
 export function useKeyDispatcher(): void {
   useWindowEvent('keydown', (event) => {
     if (event.ctrlKey || event.altKey || event.metaKey || event.defaultPrevented || isTaken(event)) return;
@@ -35,11 +37,19 @@ export function useKeyDispatcher(): void {
   });
 }
 
-/** Hears keys in a layer, the desk's by default. Nothing is heard while `enabled` is false, and no letter when letters are switched off. */
+/**
+ * Hears keys in a layer, the desk's by default. Nothing is heard while `enabled` is false, and no letter when letters
+ * are switched off.
+ */
 export function useKeys(handle: (key: string) => boolean, enabled: boolean, layer: Layer = 'desk'): void {
   const latest = useRef(handle);
-  useEffect(() => { latest.current = handle; });
-  useEffect(() => (enabled ? keyLayers.add(layer, { handle: (key) => latest.current(key) }) : undefined), [enabled, layer]);
+  useEffect(() => {
+    latest.current = handle;
+  });
+  useEffect(
+    () => (enabled ? keyLayers.add(layer, { handle: (key) => latest.current(key) }) : undefined),
+    [enabled, layer],
+  );
 }
 
 /** While something is open over the desk, nothing behind it hears a key. */

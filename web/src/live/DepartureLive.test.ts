@@ -10,12 +10,23 @@ class FakeSource extends EventTarget {
   static newest: FakeSource;
   readyState = 1;
   onerror: (() => void) | null = null;
-  constructor() { super(); FakeSource.newest = this; }
-  close() { this.readyState = 2; }
-  say(type: string, data: unknown) { this.dispatchEvent(new MessageEvent(type, { data: JSON.stringify(data) })); }
+  constructor() {
+    super();
+    FakeSource.newest = this;
+  }
+  close() {
+    this.readyState = 2;
+  }
+  say(type: string, data: unknown) {
+    this.dispatchEvent(new MessageEvent(type, { data: JSON.stringify(data) }));
+  }
 }
 
-interface Posted { body: { commandId: string; line?: string; seen: number }; answer: (seq: number) => void; breakOff: () => void }
+interface Posted {
+  body: { commandId: string; line?: string; seen: number };
+  answer: (seq: number) => void;
+  breakOff: () => void;
+}
 
 describe('a departure that is live', () => {
   let live: DepartureLive;
@@ -24,17 +35,29 @@ describe('a departure that is live', () => {
     vi.useFakeTimers();
     vi.stubGlobal('EventSource', FakeSource);
     posted = [];
-    vi.spyOn(api, 'POST').mockImplementation(((_path: string, { body }: { body: Posted['body'] }) => new Promise((resolve, reject) => {
-      posted.push({
-        body,
-        answer: (seq) => resolve({ data: { view: view(seq) }, response: new Response('{}', { status: 200 }) }),
-        breakOff: () => reject(new TypeError('broken off')),
-      });
-    })) as unknown as typeof api.POST);
-    live = new DepartureLive('d', { now: () => 0, speed: () => 1, sync: async () => undefined, isFarFrom: () => false } as unknown as ServerClock, view(1));
+    vi.spyOn(api, 'POST').mockImplementation(
+      ((_path: string, { body }: { body: Posted['body'] }) =>
+        new Promise((resolve, reject) => {
+          posted.push({
+            body,
+            answer: (seq) => resolve({ data: { view: view(seq) }, response: new Response('{}', { status: 200 }) }),
+            breakOff: () => reject(new TypeError('broken off')),
+          });
+        })) as unknown as typeof api.POST,
+    );
+    live = new DepartureLive(
+      'd',
+      { now: () => 0, speed: () => 1, sync: async () => undefined, isFarFrom: () => false } as unknown as ServerClock,
+      view(1),
+    );
     live.start();
   });
-  afterEach(() => { live.stop(); vi.useRealTimers(); vi.unstubAllGlobals(); vi.restoreAllMocks(); });
+  afterEach(() => {
+    live.stop();
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+    vi.restoreAllMocks();
+  });
   const settle = () => vi.advanceTimersByTimeAsync(0);
 
   it('sends an answer given while the one before is unanswered, and drops none', async () => {

@@ -1,4 +1,13 @@
-import { answered, api, newId, NoLinkError, ProblemError, type CommandRequest, type DepartureView, type StartMessage } from '../api/client';
+import {
+  answered,
+  api,
+  newId,
+  NoLinkError,
+  ProblemError,
+  type CommandRequest,
+  type DepartureView,
+  type StartMessage,
+} from '../api/client';
 import { begin, reduce, type LiveAction, type LiveState } from './liveState';
 import type { ServerClock } from './ServerClock';
 
@@ -77,7 +86,8 @@ export class DepartureLive {
   }
 
   /**
-   * Sends a command and stays with it until it is answered: a lost link delays it, and the same id again gets the same answer.
+   * Sends a command and stays with it until it is answered: a lost link delays it, and the same id again gets the same
+   * answer.
    * Commands go one after the other; the same request again, while the first is under way, is no second one.
    */
   ask(asked: Asked): Promise<boolean> {
@@ -110,11 +120,15 @@ export class DepartureLive {
     this.dispatch({ type: 'sent' });
     let failures = 0;
     // The stream may bring a command's event before its answer, or instead of it when the link breaks in between.
-    const heard = new Promise<'heard'>((resolve) => { this.awaited = { commandId: request.commandId, heard: () => resolve('heard') }; });
+    const heard = new Promise<'heard'>((resolve) => {
+      this.awaited = { commandId: request.commandId, heard: () => resolve('heard') };
+    });
     while (!this.closed) {
       try {
-        const answer = await Promise.race([heard, answered(
-          api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request }))]);
+        const answer = await Promise.race([
+          heard,
+          answered(api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request })),
+        ]);
         this.dispatch(answer === 'heard' ? { type: 'acknowledged' } : { type: 'accepted', view: answer.view });
         return true;
       } catch (failure) {
@@ -155,12 +169,20 @@ export class DepartureLive {
     this.source = source;
     source.addEventListener('log', (message) => this.heard({ type: 'logged', event: JSON.parse(message.data) }));
     source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
-    source.addEventListener('start', (message) => this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }));
-    source.addEventListener('reader', (message) => { this.reader = (JSON.parse(message.data) as { id: string }).id; });
+    source.addEventListener('start', (message) =>
+      this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }),
+    );
+    source.addEventListener('reader', (message) => {
+      this.reader = (JSON.parse(message.data) as { id: string }).id;
+    });
     source.onopen = () => void this.fetchStarts();
     source.addEventListener('heartbeat', (message) => {
       const beat = JSON.parse(message.data) as { now: string; devices: number };
-      if (this.clock.isFarFrom(Date.parse(beat.now))) void this.clock.sync().then(() => this.watchOpening()).catch(() => undefined);
+      if (this.clock.isFarFrom(Date.parse(beat.now)))
+        void this.clock
+          .sync()
+          .then(() => this.watchOpening())
+          .catch(() => undefined);
       this.heard({ type: 'beat', devices: beat.devices });
     });
     source.onerror = () => {
@@ -177,10 +199,14 @@ export class DepartureLive {
   private async fetchStarts(): Promise<void> {
     const newest = Object.values(this.state.engines).map((engine) => engine.samples.at(-1)?.[0] ?? 0);
     try {
-      const starts = await answered(api.GET('/api/departures/{id}/starts', {
-        params: { path: { id: this.id }, query: { after: newest.length > 0 ? Math.min(...newest) : 0 } } }));
+      const starts = await answered(
+        api.GET('/api/departures/{id}/starts', {
+          params: { path: { id: this.id }, query: { after: newest.length > 0 ? Math.min(...newest) : 0 } },
+        }),
+      );
       this.dispatch({ type: 'sheet', sheet: starts.sheet ?? null });
-      for (const message of starts.engines) this.dispatch({ type: 'engine', message: message as StartMessage, at: performance.now() });
+      for (const message of starts.engines)
+        this.dispatch({ type: 'engine', message: message as StartMessage, at: performance.now() });
     } catch (failure) {
       if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
       // Without an answer the stream itself will break and be opened again, and this with it.
@@ -190,7 +216,9 @@ export class DepartureLive {
   /** Whether it was heard is no matter: a stream that is gone is found by its silence. */
   private sayThere(): void {
     if (this.reader === null || this.state.link !== 'live') return;
-    void answered(api.PUT('/api/departures/{id}/readers/{reader}', { params: { path: { id: this.id, reader: this.reader } } })).catch(() => undefined);
+    void answered(
+      api.PUT('/api/departures/{id}/readers/{reader}', { params: { path: { id: this.id, reader: this.reader } } }),
+    ).catch(() => undefined);
   }
 
   private heard(action: LiveAction): void {

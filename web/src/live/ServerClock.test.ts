@@ -15,7 +15,13 @@ function world(delays: number[], speed: number) {
       return { now, speed };
     },
   });
-  return { clock, trueServer, pass: (ms: number) => { page += ms; } };
+  return {
+    clock,
+    trueServer,
+    pass: (ms: number) => {
+      page += ms;
+    },
+  };
 }
 
 describe('the server clock on the page', () => {

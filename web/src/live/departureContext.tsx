@@ -4,9 +4,16 @@ import type { DepartureLive } from './DepartureLive';
 import type { EngineLive, LiveState } from './liveState';
 
 /** A procedure's words together with how it stands. */
-export interface Work { text: ProcedureText; view: ProcedureView; lines: WorkLine[] }
+export interface Work {
+  text: ProcedureText;
+  view: ProcedureView;
+  lines: WorkLine[];
+}
 /** A line's words together with how it stands. */
-export interface WorkLine { text: LineText; view: LineView }
+export interface WorkLine {
+  text: LineText;
+  view: LineView;
+}
 
 /** All but the readings, which change ten times a second and concern few. */
 export type DeskState = Omit<LiveState, 'engines'>;
@@ -24,15 +31,26 @@ interface DepartureValue {
 
 const DepartureContext = createContext<DepartureValue | null>(null);
 
-export function DepartureProvider({ live, page, person, children }: {
-  live: DepartureLive; page: DeskPage; person: Schemas['CrewMember']; children: ReactNode;
+export function DepartureProvider({
+  live,
+  page,
+  person,
+  children,
+}: {
+  live: DepartureLive;
+  page: DeskPage;
+  person: Schemas['CrewMember'];
+  children: ReactNode;
 }) {
   const state = useDeskState(live);
   const value = useMemo(() => {
     const seats = state.view.seats;
     const own = seats.find((seat) => seat.person.id === person.id);
     return {
-      live, page, person, state,
+      live,
+      page,
+      person,
+      state,
       works: joined(page, state.view.procedures),
       mine: own ? { seat: own.seat, role: own.role } : null,
       other: seats.find((seat) => seat.person.id !== person.id) ?? null,
@@ -58,7 +76,8 @@ function useDeskState(live: DepartureLive): DeskState {
   return useSyncExternalStore(live.subscribe, () => {
     const { engines: _, ...now } = live.snapshot();
     const before = known.current;
-    if (before === null || (Object.keys(now) as (keyof DeskState)[]).some((key) => before[key] !== now[key])) known.current = now;
+    if (before === null || (Object.keys(now) as (keyof DeskState)[]).some((key) => before[key] !== now[key]))
+      known.current = now;
     return known.current ?? now;
   });
 }

@@ -7,7 +7,12 @@ const event = (seq: number) => ({ seq }) as LogEvent;
 
 describe('what a page knows of a live departure', () => {
   it('keeps the newest view, whatever order views arrive in', () => {
-    const orders = [[3, 5, 4], [5, 3, 4], [4, 5, 3], [5, 4, 3]];
+    const orders = [
+      [3, 5, 4],
+      [5, 3, 4],
+      [4, 5, 3],
+      [5, 4, 3],
+    ];
     for (const order of orders) {
       const end = order.reduce((state, seq) => reduce(state, { type: 'viewed', view: view(seq) }), begin(view(2)));
       expect(end.view.seq).toBe(5);
@@ -15,9 +20,14 @@ describe('what a page knows of a live departure', () => {
   });
 
   it('takes a later time of the same events, and never an earlier one', () => {
-    const state = reduce(begin(view(2, '2026-05-04T10:00:00Z')), { type: 'viewed', view: view(2, '2026-05-04T10:00:09Z') });
+    const state = reduce(begin(view(2, '2026-05-04T10:00:00Z')), {
+      type: 'viewed',
+      view: view(2, '2026-05-04T10:00:09Z'),
+    });
     expect(state.view.at).toBe('2026-05-04T10:00:09Z');
-    expect(reduce(state, { type: 'viewed', view: view(2, '2026-05-04T10:00:01Z') }).view.at).toBe('2026-05-04T10:00:09Z');
+    expect(reduce(state, { type: 'viewed', view: view(2, '2026-05-04T10:00:01Z') }).view.at).toBe(
+      '2026-05-04T10:00:09Z',
+    );
   });
 
   it('does not take an event twice after a reconnect', () => {
@@ -26,7 +36,10 @@ describe('what a page knows of a live departure', () => {
   });
 
   it('shows a refusal until it is dismissed or something else is sent', () => {
-    const refused = reduce(reduce(begin(view(1)), { type: 'sent' }), { type: 'refused', problem: { detail: 'closed' } as Problem });
+    const refused = reduce(reduce(begin(view(1)), { type: 'sent' }), {
+      type: 'refused',
+      problem: { detail: 'closed' } as Problem,
+    });
     expect(refused).toMatchObject({ sending: false, problem: { detail: 'closed' } });
     expect(reduce(refused, { type: 'dismissed' }).problem).toBeNull();
     expect(reduce(refused, { type: 'sent' }).problem).toBeNull();
@@ -39,7 +52,11 @@ describe('what a page knows of a live departure', () => {
   });
 
   it('never compares the clock of a tapped start with that of a feed', () => {
-    const told = (at: string, tapped: boolean) => ({ view: { engine: 2, at, running: true, taps: tapped ? {} : undefined }, samples: [] }) as unknown as StartMessage;
+    const told = (at: string, tapped: boolean) =>
+      ({
+        view: { engine: 2, at, running: true, taps: tapped ? {} : undefined },
+        samples: [],
+      }) as unknown as StartMessage;
     const read = reduce(begin(view(1)), { type: 'engine', message: told('2026-05-04T10:09:00Z', false), at: 1 });
     const tapped = reduce(read, { type: 'engine', message: told('2026-05-04T10:00:00Z', true), at: 2 });
     expect(tapped.engines[2]).toMatchObject({ heardAt: 2, samples: [], view: { at: '2026-05-04T10:00:00Z' } });
@@ -48,9 +65,13 @@ describe('what a page knows of a live departure', () => {
   });
 
   it('forgets a tapped start whose first tap was taken back', () => {
-    const message = { view: { engine: 2, at: '2026-05-04T10:00:00Z', running: true, taps: {} }, samples: [] } as unknown as StartMessage;
+    const message = {
+      view: { engine: 2, at: '2026-05-04T10:00:00Z', running: true, taps: {} },
+      samples: [],
+    } as unknown as StartMessage;
     const tapped = reduce(begin(view(1)), { type: 'engine', message, at: 1 });
-    const undone = (tap: string) => ({ seq: 9, type: 'StartTapUndone', payload: { engine: 2, tap } }) as unknown as LogEvent;
+    const undone = (tap: string) =>
+      ({ seq: 9, type: 'StartTapUndone', payload: { engine: 2, tap } }) as unknown as LogEvent;
     expect(reduce(tapped, { type: 'logged', event: undone('ROTATION') }).engines[2]).toBeDefined();
     expect(reduce(tapped, { type: 'logged', event: undone('STARTER_ON') }).engines[2]).toBeUndefined();
   });

@@ -1,4 +1,13 @@
-import type { CommandRequest, DepartureView, LogEvent, Problem, SampleRow, StartMessage, StartSheet, StartView } from '../api/client';
+import type {
+  CommandRequest,
+  DepartureView,
+  LogEvent,
+  Problem,
+  SampleRow,
+  StartMessage,
+  StartSheet,
+  StartView,
+} from '../api/client';
 
 /** What a page knows of a departure while it is live. No React, no network, no clock. */
 export interface LiveState {
@@ -20,7 +29,11 @@ export interface LiveState {
 }
 
 /** An engine under watch. `heardAt` is when its last reading came, on the page's monotonic clock, in milliseconds. */
-export interface EngineLive { view: StartView; samples: SampleRow[]; heardAt: number }
+export interface EngineLive {
+  view: StartView;
+  samples: SampleRow[];
+  heardAt: number;
+}
 
 export type LiveAction =
   | { type: 'heard' }
@@ -38,7 +51,17 @@ export type LiveAction =
   | { type: 'dismissed' };
 
 export function begin(view: DepartureView): LiveState {
-  return { link: 'connecting', view, events: [], devices: 0, sending: false, problem: null, aside: [], sheet: null, engines: {} };
+  return {
+    link: 'connecting',
+    view,
+    events: [],
+    devices: 0,
+    sending: false,
+    problem: null,
+    aside: [],
+    sheet: null,
+    engines: {},
+  };
 }
 
 /** A view never gives way to an older one; of two with the same events, the later time wins. */
@@ -89,7 +112,11 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
     case 'silent':
       return state.link === 'lost' ? state : { ...state, link: 'lost' };
     case 'logged':
-      return { ...state, events: withEvent(state.events, action.event), engines: withoutTakenBack(state.engines, action.event) };
+      return {
+        ...state,
+        events: withEvent(state.events, action.event),
+        engines: withoutTakenBack(state.engines, action.event),
+      };
     case 'viewed':
       return { ...state, view: newer(state.view, action.view) };
     case 'beat':
@@ -98,7 +125,10 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       return { ...state, sheet: action.sheet };
     case 'engine': {
       const { engine } = action.message.view;
-      return { ...state, engines: { ...state.engines, [engine]: withReadings(state.engines[engine], action.message, action.at) } };
+      return {
+        ...state,
+        engines: { ...state.engines, [engine]: withReadings(state.engines[engine], action.message, action.at) },
+      };
     }
     case 'sent':
       return { ...state, sending: true, problem: null };

@@ -15,7 +15,9 @@ let synced: Promise<void> | null = null;
 export function useServerNow(): number {
   const [now, setNow] = useState(() => serverClock.now());
   useEffect(() => {
-    synced ??= serverClock.sync().catch(() => { synced = null; });
+    synced ??= serverClock.sync().catch(() => {
+      synced = null;
+    });
     return onTick(() => setNow(serverClock.now()));
   }, []);
   return now;

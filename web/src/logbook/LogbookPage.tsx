@@ -14,13 +14,32 @@ export function LogbookPage() {
     <div className={styles.page}>
       <PageHead title="Logbook" />
       <main>
-        {logbook.isError && <p role="alert" className={styles.wrong}>The logbook cannot be read now. Reload the page to try again.</p>}
-        {logbook.data?.length === 0 && <p className={styles.empty}>Nothing is signed yet. A departure comes here once its record is signed.</p>}
+        {logbook.isError && (
+          <p role="alert" className={styles.wrong}>
+            The logbook cannot be read now. Reload the page to try again.
+          </p>
+        )}
+        {logbook.data?.length === 0 && (
+          <p className={styles.empty}>Nothing is signed yet. A departure comes here once its record is signed.</p>
+        )}
         {logbook.data && logbook.data.length > 0 && (
           <table className={styles.table}>
             <caption className="unseen">Signed departures with their starts</caption>
-            <thead><tr><th scope="col">Signed</th><th scope="col">Flight</th><th scope="col">Aircraft</th><th scope="col">Crew</th><th scope="col">Starts</th><th scope="col">Record</th></tr></thead>
-            <tbody>{logbook.data.map((row) => <Row key={row.id} row={row} />)}</tbody>
+            <thead>
+              <tr>
+                <th scope="col">Signed</th>
+                <th scope="col">Flight</th>
+                <th scope="col">Aircraft</th>
+                <th scope="col">Crew</th>
+                <th scope="col">Starts</th>
+                <th scope="col">Record</th>
+              </tr>
+            </thead>
+            <tbody>
+              {logbook.data.map((row) => (
+                <Row key={row.id} row={row} />
+              ))}
+            </tbody>
           </table>
         )}
         {before.data && before.data.length > 0 && <StartsBefore starts={before.data} />}
@@ -32,20 +51,49 @@ export function LogbookPage() {
 function Row({ row }: { row: Schemas['LogbookRow'] }) {
   return (
     <tr>
-      <td><b>{row.signedAt.slice(0, 10)}</b><small>{utc(row.signedAt)}</small></td>
-      <td><Link to={`/departures/${row.id}`}><b>{row.from} to {row.to}</b></Link><small>{row.kind === 'REHEARSAL' ? 'rehearsal, ' : ''}flight {row.flight}</small></td>
-      <td>{row.tail}<small>{row.typeName}</small></td>
-      <td>{row.crew.map((name) => <small key={name}>{name}</small>)}</td>
+      <td>
+        <b>{row.signedAt.slice(0, 10)}</b>
+        <small>{utc(row.signedAt)}</small>
+      </td>
+      <td>
+        <Link to={`/departures/${row.id}`}>
+          <b>
+            {row.from} to {row.to}
+          </b>
+        </Link>
+        <small>
+          {row.kind === 'REHEARSAL' ? 'rehearsal, ' : ''}flight {row.flight}
+        </small>
+      </td>
+      <td>
+        {row.tail}
+        <small>{row.typeName}</small>
+      </td>
+      <td>
+        {row.crew.map((name) => (
+          <small key={name}>{name}</small>
+        ))}
+      </td>
       <td>
         {row.starts.length === 0 && <small>none watched</small>}
         {row.starts.map((start) => (
           <small key={`${start.engine} ${start.number}`}>
-            {start.summary && !start.tapped ? <Link to={`/departures/${row.id}/starts/${start.engine}/${start.number}`}>Engine {start.engine}, attempt {start.number}</Link> : `Engine ${start.engine}, attempt ${start.number}${start.tapped ? ', tapped' : ''}`}
+            {start.summary && !start.tapped ? (
+              <Link to={`/departures/${row.id}/starts/${start.engine}/${start.number}`}>
+                Engine {start.engine}, attempt {start.number}
+              </Link>
+            ) : (
+              `Engine ${start.engine}, attempt ${start.number}${start.tapped ? ', tapped' : ''}`
+            )}
             : {start.summary ? figures(start.summary) : 'not ended'}
           </small>
         ))}
       </td>
-      <td><a href={`/api/departures/${row.id}/record`} download>JSON</a></td>
+      <td>
+        <a href={`/api/departures/${row.id}/record`} download>
+          JSON
+        </a>
+      </td>
     </tr>
   );
 }
@@ -57,13 +105,31 @@ function StartsBefore({ starts }: { starts: Schemas['StartBefore'][] }) {
       <h2 className={styles.heading}>Starts before</h2>
       <table className={styles.table}>
         <caption className="unseen">Starts from before departures were kept here</caption>
-        <thead><tr><th scope="col">When</th><th scope="col">Aircraft</th><th scope="col">Engine</th><th scope="col">Outcome</th><th scope="col">Peak</th><th scope="col">Light-off</th><th scope="col">Idle</th><th scope="col">Dip</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Aircraft</th>
+            <th scope="col">Engine</th>
+            <th scope="col">Outcome</th>
+            <th scope="col">Peak</th>
+            <th scope="col">Light-off</th>
+            <th scope="col">Idle</th>
+            <th scope="col">Dip</th>
+          </tr>
+        </thead>
         <tbody>
           {starts.map((start) => (
             <tr key={`${start.tail} ${start.engine} ${start.startedAt}`}>
-              <td>{start.startedAt.slice(0, 10)} {utc(start.startedAt)}</td><td>{start.tail}</td><td>{start.engine}</td><td>{outcomeWords(start.outcome)}</td>
-              <td>{start.peak_c === undefined ? '' : `${start.peak_c.toFixed(0)} °C`}</td><td>{start.timeToLight_s === undefined ? '' : `${start.timeToLight_s.toFixed(1)} s`}</td>
-              <td>{start.timeToIdle_s === undefined ? '' : `${start.timeToIdle_s.toFixed(0)} s`}</td><td>{start.dip_v === undefined ? '' : `${start.dip_v.toFixed(1)} V`}</td>
+              <td>
+                {start.startedAt.slice(0, 10)} {utc(start.startedAt)}
+              </td>
+              <td>{start.tail}</td>
+              <td>{start.engine}</td>
+              <td>{outcomeWords(start.outcome)}</td>
+              <td>{start.peak_c === undefined ? '' : `${start.peak_c.toFixed(0)} °C`}</td>
+              <td>{start.timeToLight_s === undefined ? '' : `${start.timeToLight_s.toFixed(1)} s`}</td>
+              <td>{start.timeToIdle_s === undefined ? '' : `${start.timeToIdle_s.toFixed(0)} s`}</td>
+              <td>{start.dip_v === undefined ? '' : `${start.dip_v.toFixed(1)} V`}</td>
             </tr>
           ))}
         </tbody>
@@ -80,5 +146,7 @@ function figures(summary: Schemas['AttemptSummary']): string {
     seconds(summary.timeToLightOff) && `light-off ${seconds(summary.timeToLightOff)} s`,
     seconds(summary.timeToIdle) && `idle ${seconds(summary.timeToIdle)} s`,
     summary.dip_v !== undefined && `dip ${summary.dip_v.toFixed(1)} V`,
-  ].filter(Boolean).join(', ');
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

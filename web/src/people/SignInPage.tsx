@@ -25,14 +25,31 @@ export function SignInPage({ session }: { session: SessionInfo }) {
       <div className={styles.columns}>
         <form onSubmit={submit} className={styles.form}>
           <h2>Sign in</h2>
-          <TextInput label="Name" autoComplete="username" value={account} onChange={(e) => setAccount(e.currentTarget.value)} required withAsterisk={false} autoFocus />
-          <PasswordInput label="Password" autoComplete="current-password" value={password} onChange={(e) => setPassword(e.currentTarget.value)} required withAsterisk={false} />
+          <TextInput
+            label="Name"
+            autoComplete="username"
+            value={account}
+            onChange={(e) => setAccount(e.currentTarget.value)}
+            required
+            withAsterisk={false}
+            autoFocus
+          />
+          <PasswordInput
+            label="Password"
+            autoComplete="current-password"
+            value={password}
+            onChange={(e) => setPassword(e.currentTarget.value)}
+            required
+            withAsterisk={false}
+          />
           {signIn.isError && (
             <p role="alert" className={styles.wrong}>
               {problem ? `${problem.detail} ${problem.todo}` : 'The server did not answer; try again.'}
             </p>
           )}
-          <Button type="submit" variant="filled" loading={signIn.isPending}>Sign in</Button>
+          <Button type="submit" variant="filled" loading={signIn.isPending}>
+            Sign in
+          </Button>
         </form>
         {session.demo && (
           <section className={styles.demo} aria-labelledby="demo-crew">
@@ -40,18 +57,26 @@ export function SignInPage({ session }: { session: SessionInfo }) {
             <ul className={styles.crew}>
               {session.demo.crew.map((member) => (
                 <li key={member.account}>
-                  <Button fullWidth justify="space-between" rightSection={<span className="small">{member.duty}</span>}
-                    onClick={() => signIn.mutate({ account: member.account, password: session.demo?.password ?? '' })}>
+                  <Button
+                    fullWidth
+                    justify="space-between"
+                    rightSection={<span className="small">{member.duty}</span>}
+                    onClick={() => signIn.mutate({ account: member.account, password: session.demo?.password ?? '' })}
+                  >
                     {member.name}
                   </Button>
                 </li>
               ))}
             </ul>
-            <p className="small">All made up. Their password, asked again for signing: <b>{session.demo.password}</b></p>
+            <p className="small">
+              All made up. Their password, asked again for signing: <b>{session.demo.password}</b>
+            </p>
           </section>
         )}
       </div>
-      <p className={styles.foot}>Skelda is an aid. The approved manuals, the operator’s procedures and the licensed crew have the last word.</p>
+      <p className={styles.foot}>
+        Skelda is an aid. The approved manuals, the operator’s procedures and the licensed crew have the last word.
+      </p>
     </main>
   );
 }

@@ -18,7 +18,9 @@ export function lastAccount(): string | null {
 }
 const AGAIN_MS = 2000;
 
-/** Who is signed in; asks again by itself while the server does not answer, and when a request was told that nobody is. */
+/**
+ * Who is signed in; asks again by itself while the server does not answer, and when a request was told that nobody is.
+ */
 export function useSession() {
   const queries = useQueryClient();
   useWindowEvent(SIGNED_OUT, () => void queries.invalidateQueries({ queryKey: SESSION }));
@@ -39,7 +41,8 @@ function forgetTheOther(queries: QueryClient): void {
 export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { account: string; password: string }) => answered<SessionInfo>(api.POST('/api/session', { body })),
+    mutationFn: (body: { account: string; password: string }) =>
+      answered<SessionInfo>(api.POST('/api/session', { body })),
     onSuccess: (session, { account }) => {
       signedOut = false;
       if (lastAccount() !== account) forgetTheOther(queries);

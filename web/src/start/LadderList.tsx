@@ -11,11 +11,18 @@ export function LadderList({ rungs, silent }: { rungs: StartView['ladder']; sile
     <ol className={styles.ladder} aria-label="What to look for">
       {rungs.map((rung) => (
         <li key={rung.words.replace(/[\d.]+/g, '#')} className={styles.rung} data-state={rung.state}>
-          <span className={styles.mark} aria-hidden="true">{MARK[rung.state]}</span>
+          <span className={styles.mark} aria-hidden="true">
+            {MARK[rung.state]}
+          </span>
           <div>
             <span className="unseen">{WORD[rung.state]}: </span>
             <b className={styles.words}>{rung.words}</b>
-            <small>{rung.detail}{rung.left && !silent && rung.state === 'NOW' ? `: ${Math.max(0, Math.ceil(isoDuration(rung.left) / 1000))} s left` : ''}</small>
+            <small>
+              {rung.detail}
+              {rung.left && !silent && rung.state === 'NOW'
+                ? `: ${Math.max(0, Math.ceil(isoDuration(rung.left) / 1000))} s left`
+                : ''}
+            </small>
           </div>
         </li>
       ))}

@@ -41,13 +41,21 @@ export function LaneChart({ sheet, samples, column, zero, span, height, forecast
     plot.current = chart;
     const resize = new ResizeObserver(() => chart.setSize({ width: element.clientWidth, height: room }));
     resize.observe(element);
-    return () => { resize.disconnect(); chart.destroy(); plot.current = null; };
+    return () => {
+      resize.disconnect();
+      chart.destroy();
+      plot.current = null;
+    };
   }, [sheet, span, room, axis, theme]);
-  useEffect(() => { plot.current?.setData(data(samples, column, zero, forecast)); }, [samples, column, zero, forecast, sheet, span, room, axis, theme]);
+  useEffect(() => {
+    plot.current?.setData(data(samples, column, zero, forecast));
+  }, [samples, column, zero, forecast, sheet, span, room, axis, theme]);
   return (
     <div className={styles.chart} ref={place} role="img" aria-label={`${sheet.label} since the starter, ${sheet.unit}`}>
       {sheet.lines.map((line) => (
-        <span key={line.words} className={styles.limit} style={{ top: top(line, sheet, height) }}>{line.words}</span>
+        <span key={line.words} className={styles.limit} style={{ top: top(line, sheet, height) }}>
+          {line.words}
+        </span>
       ))}
     </div>
   );
@@ -69,14 +77,20 @@ function data(samples: SampleRow[], column: number, zero: number, forecast: numb
   const values: (number | null)[] = [];
   for (const row of samples) {
     const t = ((row[0] ?? 0) - zero) / 1000;
-    if (times.length > 0 && t - (times.at(-1) ?? t) > GAP_S) { times.push((times.at(-1) ?? 0) + 0.001); values.push(null); }
+    if (times.length > 0 && t - (times.at(-1) ?? t) > GAP_S) {
+      times.push((times.at(-1) ?? 0) + 0.001);
+      values.push(null);
+    }
     times.push(t);
     values.push(row[column] ?? null);
   }
   const drawn: (number | null)[] = values.map(() => null);
   const last = times.at(-1) ?? 0;
   forecast.forEach((value, index) => {
-    if (index === 0) { drawn[drawn.length - 1] = value; return; }
+    if (index === 0) {
+      drawn[drawn.length - 1] = value;
+      return;
+    }
     times.push(last + index * DRAWN_EVERY_S);
     values.push(null);
     drawn.push(value);
@@ -84,13 +98,32 @@ function data(samples: SampleRow[], column: number, zero: number, forecast: numb
   return [times, values, drawn];
 }
 
-interface Colours { ink: string; quiet: string; light: string; grid: string; now: string; caution: string; warning: string }
+interface Colours {
+  ink: string;
+  quiet: string;
+  light: string;
+  grid: string;
+  now: string;
+  caution: string;
+  warning: string;
+}
 
-/** The theme's colours. Reading them has the whole page's style computed, so they are read once for a chart and not at each drawing. */
+/**
+ * The theme's colours. Reading them has the whole page's style computed, so they are read once for a chart and not at
+ * each drawing.
+ */
 function colours(): Colours {
   const style = getComputedStyle(document.documentElement);
   const of = (name: string) => style.getPropertyValue(name).trim();
-  return { ink: of('--ink'), quiet: of('--ink-2'), light: of('--ink-3'), grid: of('--line'), now: of('--now'), caution: of('--caution-soft'), warning: of('--warn-soft') };
+  return {
+    ink: of('--ink'),
+    quiet: of('--ink-2'),
+    light: of('--ink-3'),
+    grid: of('--line'),
+    now: of('--now'),
+    caution: of('--caution-soft'),
+    warning: of('--warn-soft'),
+  };
 }
 
 function options(sheet: LaneSheet, span: number, width: number, height: number, axis: boolean): UPlot.Options {
@@ -99,11 +132,27 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
   const grid = { stroke: theme.grid, width: 1 };
   const font = '12px "Atkinson Hyperlegible Next Variable", sans-serif';
   return {
-    width, height, padding: [0, 12, 0, 0], legend: { show: false }, cursor: { show: false },
+    width,
+    height,
+    padding: [0, 12, 0, 0],
+    legend: { show: false },
+    cursor: { show: false },
     scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
-    series: [{}, { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false }, { stroke: theme.light, width: 2, dash: [4, 4], points: { show: false } }],
+    series: [
+      {},
+      { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false },
+      { stroke: theme.light, width: 2, dash: [4, 4], points: { show: false } },
+    ],
     axes: [
-      { show: axis, size: TIME_AXIS_HEIGHT, stroke: quiet, font, grid: { show: false }, ticks: { show: false }, values: (_, ticks) => ticks.map((tick) => (tick < 0 ? '' : `${tick}`)) },
+      {
+        show: axis,
+        size: TIME_AXIS_HEIGHT,
+        stroke: quiet,
+        font,
+        grid: { show: false },
+        ticks: { show: false },
+        values: (_, ticks) => ticks.map((tick) => (tick < 0 ? '' : `${tick}`)),
+      },
       { size: AXIS_WIDTH, stroke: quiet, font, grid, ticks: { show: false }, splits: () => marks(sheet.most) },
     ],
     hooks: { drawClear: [(chart) => drawLimits(chart, sheet, theme)], draw: [(chart) => drawNow(chart, theme)] },
@@ -113,7 +162,9 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
 /** Two or three round values up to the top. */
 function marks(most: number): number[] {
   const step = [5, 10, 20, 50, 100, 200, 500, 1000].find((candidate) => most / candidate < 4.5) ?? most;
-  return Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step).filter((mark) => mark < most * 0.9);
+  return Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step).filter(
+    (mark) => mark < most * 0.9,
+  );
 }
 
 function drawLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {

@@ -11,6 +11,11 @@ const HEIGHTS = [72, 138, 58, 58, 80];
 /** One and the same, so that a lane without a forecast is drawn anew only for a new reading. */
 const NO_FORECAST: number[] = [];
 
+/** Seconds to a tenth, of a time as the server writes it. */
+function tenths_s(time: string): string {
+  return (isoDuration(time) / 1000).toFixed(1);
+}
+
 /** What is read of a start, against time since the starter, with limits as lines and margins in figures. */
 export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: EngineLive; silent: boolean }) {
   const { view, samples } = live;
@@ -23,19 +28,37 @@ export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: Engine
         const reading = view.lanes.find((one) => one.parameter === lane.parameter);
         return (
           <section key={lane.parameter} className={styles.lane} aria-label={`${lane.label}, ${lane.unit}`}>
-            <LaneChart sheet={lane} samples={samples} column={FIRST_COLUMN + index} zero={zero} span={span} height={HEIGHTS[index] ?? 60}
-              forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : NO_FORECAST} axis={index === sheet.lanes.length - 1} />
+            <LaneChart
+              sheet={lane}
+              samples={samples}
+              column={FIRST_COLUMN + index}
+              zero={zero}
+              span={span}
+              height={HEIGHTS[index] ?? 60}
+              forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : NO_FORECAST}
+              axis={index === sheet.lanes.length - 1}
+            />
             <div className={styles.figure}>
-              <span className={styles.label}>{lane.label}, {lane.unit}</span>
-              <b className={styles.value}>{silent || reading?.value === undefined ? '–' : shown(reading.value, lane.decimals)}</b>
-              <small data-hot={reading?.forecast_s !== undefined && !silent ? true : undefined}>{silent ? 'no reading' : reading?.note}</small>
+              <span className={styles.label}>
+                {lane.label}, {lane.unit}
+              </span>
+              <b className={styles.value}>
+                {silent || reading?.value === undefined ? '–' : shown(reading.value, lane.decimals)}
+              </b>
+              <small data-hot={reading?.forecast_s !== undefined && !silent ? true : undefined}>
+                {silent ? 'no reading' : reading?.note}
+              </small>
             </div>
           </section>
         );
       })}
-      {view.gaps.filter((gap) => gap.parameter === 'SPOOL').map((gap) => (
-        <p key={gap.from} className="small">No readings from {(isoDuration(gap.from) / 1000).toFixed(1)} s to {(isoDuration(gap.to) / 1000).toFixed(1)} s after the starter.</p>
-      ))}
+      {view.gaps
+        .filter((gap) => gap.parameter === 'SPOOL')
+        .map((gap) => (
+          <p key={gap.from} className="small">
+            {`No readings from ${tenths_s(gap.from)} s to ${tenths_s(gap.to)} s after the starter.`}
+          </p>
+        ))}
     </div>
   );
 }

@@ -15,7 +15,17 @@ export function rungsToTell(view: StartView): Tap[] {
 }
 
 /** The ladder of a start as tap targets. `elapsed` is the time since its view was made, in milliseconds. */
-export function TapLadder({ view, elapsed, pending, tell }: { view: StartView; elapsed: number; pending: Tap[]; tell: (tap: Tap) => void }) {
+export function TapLadder({
+  view,
+  elapsed,
+  pending,
+  tell,
+}: {
+  view: StartView;
+  elapsed: number;
+  pending: Tap[];
+  tell: (tap: Tap) => void;
+}) {
   const order = rungsToTell(view);
   return (
     <ol className={ladder.ladder} aria-label="What to look for">
@@ -26,20 +36,40 @@ export function TapLadder({ view, elapsed, pending, tell }: { view: StartView; e
         const sending = tap !== null && pending.includes(tap);
         const words = (
           <>
-            <span className={ladder.mark} aria-hidden="true">{sending ? '…' : MARK[rung.state]}</span>
+            <span className={ladder.mark} aria-hidden="true">
+              {sending ? '…' : MARK[rung.state]}
+            </span>
             <span>
               <span className="unseen">{sending ? 'sending' : WORD[rung.state]}: </span>
               <b className={ladder.words}>{rung.words}</b>
-              <small>{rung.detail}{rung.left && rung.state === 'NOW' ? `: ${Math.max(0, Math.ceil((isoDuration(rung.left) - elapsed) / 1000))} s left` : rung.state === 'LATE' ? ': its window has passed' : ''}</small>
+              <small>
+                {rung.detail}
+                {rung.left && rung.state === 'NOW'
+                  ? `: ${Math.max(0, Math.ceil((isoDuration(rung.left) - elapsed) / 1000))} s left`
+                  : rung.state === 'LATE'
+                    ? ': its window has passed'
+                    : ''}
+              </small>
             </span>
             {tap && rung.state !== 'DONE' && <Key name={String(order.indexOf(tap) + 1)} />}
           </>
         );
         return (
           <li key={rung.tap ?? 'turns-over'}>
-            {tap && rung.state !== 'DONE'
-              ? <UnstyledButton className={`${ladder.rung} ${styles.rung}`} data-state={tone} disabled={!canTell(tap, view) || sending} onClick={() => tell(tap)}>{words}</UnstyledButton>
-              : <div className={`${ladder.rung} ${styles.rung}`} data-state={tone}>{words}</div>}
+            {tap && rung.state !== 'DONE' ? (
+              <UnstyledButton
+                className={`${ladder.rung} ${styles.rung}`}
+                data-state={tone}
+                disabled={!canTell(tap, view) || sending}
+                onClick={() => tell(tap)}
+              >
+                {words}
+              </UnstyledButton>
+            ) : (
+              <div className={`${ladder.rung} ${styles.rung}`} data-state={tone}>
+                {words}
+              </div>
+            )}
           </li>
         );
       })}

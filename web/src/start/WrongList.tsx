@@ -13,7 +13,15 @@ export function WrongList() {
   const list = works[place];
   if (!list || list.view.state === 'DONE') return null;
   return (
-    <Button className={styles.list} onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)} rightSection={<span className={styles.keys}><Key name="G" /> <Key name={goLetters(works.map((work) => work.text.title))[place] ?? ''} /></span>}>
+    <Button
+      className={styles.list}
+      onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)}
+      rightSection={
+        <span className={styles.keys}>
+          <Key name="G" /> <Key name={goLetters(works.map((work) => work.text.title))[place] ?? ''} />
+        </span>
+      }
+    >
       Work the list: {list.text.title}
     </Button>
   );

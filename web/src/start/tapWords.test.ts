@@ -3,7 +3,13 @@ import type { StartView } from '../api/client';
 import { asked, canTell, type Taps } from './tapWords';
 
 const TAPS: Taps = {
-  next: { tap: 'LIGHT_OFF', words: 'Light-off' }, starter: true, fuel: true, last: 'FUEL_ON', lastWords: 'fuel on', lastBy: 'p-1', wrongs: [],
+  next: { tap: 'LIGHT_OFF', words: 'Light-off' },
+  starter: true,
+  fuel: true,
+  last: 'FUEL_ON',
+  lastWords: 'fuel on',
+  lastBy: 'p-1',
+  wrongs: [],
   questions: [
     { words: 'lit?', due: 'PT32S', yes: 'LIGHT_OFF', yesWords: 'yes', no: 'NOT_LIT', noWords: 'no' },
     { words: 'at idle?', due: 'PT75S', yes: 'IDLE', yesWords: 'yes', no: 'SLOW', noWords: 'no' },

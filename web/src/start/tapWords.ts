@@ -16,6 +16,10 @@ export function canTell(tap: Tap, view: StartView): boolean {
 }
 
 /** What is asked by now: the earliest question whose time has come. @param since_ms since the starter */
-export function asked(taps: Taps, since_ms: number, ms: (duration: string) => number): Taps['questions'][number] | null {
+export function asked(
+  taps: Taps,
+  since_ms: number,
+  ms: (duration: string) => number,
+): Taps['questions'][number] | null {
   return taps.questions.find((question) => ms(question.due) <= since_ms) ?? null;
 }

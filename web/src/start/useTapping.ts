@@ -15,7 +15,10 @@ export interface Tapping {
   press(tap: Tap, timed?: boolean): void;
 }
 
-/** Tells the start of an engine tap by tap. `shown` is what the one key would answer; it may change by a colleague's tap. */
+/**
+ * Tells the start of an engine tap by tap. `shown` is what the one key would answer; it may change by a colleague's
+ * tap.
+ */
 export function useTapping(engine: number, shown: string): Tapping {
   const { live } = useDeparture();
   const [pending, setPending] = useState<Tap[]>([]);
@@ -32,7 +35,8 @@ export function useTapping(engine: number, shown: string): Tapping {
     if (pending.includes(tap)) return;
     byMe.current = true;
     setPending((all) => [...all, tap]);
-    void live.ask({ ask: 'TAP_START', engine, tap, tappedAt: new Date(serverClock.now()).toISOString(), timed })
+    void live
+      .ask({ ask: 'TAP_START', engine, tap, tappedAt: new Date(serverClock.now()).toISOString(), timed })
       .finally(() => setPending((all) => all.filter((one) => one !== tap)));
   };
   const press = (tap: Tap, timed = true) => {

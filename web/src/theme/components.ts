@@ -1,4 +1,5 @@
-// The styles of those components that the page uses, in the order in which they build on each other; all of them would be three times as much.
+// The styles of those components that the page uses, in the order in which they build on each other; all of them would
+// be three times as much.
 import '@mantine/core/styles/default-css-variables.css';
 import '@mantine/core/styles/baseline.css';
 import '@mantine/core/styles/global.css';

@@ -2,7 +2,16 @@ import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from 
 import controls from './controls.module.css';
 
 const accent: MantineColorsTuple = [
-  '#dcebea', '#c3dedd', '#9ccac9', '#6cb0b0', '#3d9496', '#1c7d81', '#00626b', '#00555d', '#00474e', '#00383e',
+  '#dcebea',
+  '#c3dedd',
+  '#9ccac9',
+  '#6cb0b0',
+  '#3d9496',
+  '#1c7d81',
+  '#00626b',
+  '#00555d',
+  '#00474e',
+  '#00383e',
 ];
 
 /** The component library in our type, spaces and shapes. */
@@ -17,8 +26,14 @@ export const theme = createTheme({
   respectReducedMotion: true,
   components: {
     Button: { defaultProps: { variant: 'default' }, classNames: { root: controls.button } },
-    Modal: { classNames: { content: controls.sheet, header: controls.sheetHead, title: controls.sheetTitle }, defaultProps: { centered: true, transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } } },
-    Drawer: { classNames: { content: controls.sheet, header: controls.sheetHead }, defaultProps: { transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } } },
+    Modal: {
+      classNames: { content: controls.sheet, header: controls.sheetHead, title: controls.sheetTitle },
+      defaultProps: { centered: true, transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } },
+    },
+    Drawer: {
+      classNames: { content: controls.sheet, header: controls.sheetHead },
+      defaultProps: { transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } },
+    },
     TextInput: { classNames: { input: controls.input } },
     PasswordInput: { classNames: { input: controls.input, innerInput: controls.innerInput } },
     NativeSelect: { classNames: { input: controls.input } },

@@ -10,9 +10,14 @@ const known = (text: string | null | undefined): ThemeName => THEMES.find((name)
 /** The theme of this device, kept over reloads and the same wherever it is asked for. */
 export function useTheme(): [ThemeName, (next: ThemeName) => void] {
   const [theme, setTheme] = useLocalStorage<ThemeName>({
-    key: KEY, defaultValue: 'day', getInitialValueInEffect: false, serialize: (name) => name, deserialize: known,
+    key: KEY,
+    defaultValue: 'day',
+    getInitialValueInEffect: false,
+    serialize: (name) => name,
+    deserialize: known,
   });
-  // Before it is painted, for a page that flashes white spoils the eyes at night; and for each asker, who reads its colours in an effect after this one.
+  // Before it is painted, for a page that flashes white spoils the eyes at night; and for each asker, who reads its
+  // colours in an effect after this one.
   useLayoutEffect(() => {
     const page = document.documentElement;
     if (page.dataset.theme !== theme) page.dataset.theme = theme;

@@ -10,13 +10,31 @@ import styles from './TracesPage.module.css';
 export function ReplayPage() {
   const { id = '', engine, number } = useParams();
   const replay = useQuery({
-    queryKey: ['replay', id, engine, number], staleTime: Number.POSITIVE_INFINITY,
-    queryFn: () => answered<Replay>(engine && number
-      ? api.GET('/api/departures/{id}/starts/{engine}/{number}/replay', { params: { path: { id, engine: Number(engine), number: Number(number) } } })
-      : api.GET('/api/traces/{id}/replay', { params: { path: { id } } })),
+    queryKey: ['replay', id, engine, number],
+    staleTime: Number.POSITIVE_INFINITY,
+    queryFn: () =>
+      answered<Replay>(
+        engine && number
+          ? api.GET('/api/departures/{id}/starts/{engine}/{number}/replay', {
+              params: { path: { id, engine: Number(engine), number: Number(number) } },
+            })
+          : api.GET('/api/traces/{id}/replay', { params: { path: { id } } }),
+      ),
   });
-  if (replay.error instanceof ProblemError) return <PlainPage title={replay.error.problem.title}><p>{replay.error.problem.detail} {replay.error.problem.todo}</p></PlainPage>;
-  if (replay.error) return <PlainPage title="No link to the server"><p>The server does not answer. Reload the page to try again.</p></PlainPage>;
+  if (replay.error instanceof ProblemError)
+    return (
+      <PlainPage title={replay.error.problem.title}>
+        <p>
+          {replay.error.problem.detail} {replay.error.problem.todo}
+        </p>
+      </PlainPage>
+    );
+  if (replay.error)
+    return (
+      <PlainPage title="No link to the server">
+        <p>The server does not answer. Reload the page to try again.</p>
+      </PlainPage>
+    );
   const file = engine ? `/api/departures/${id}/starts/${engine}/${number}/trace` : `/api/traces/${id}/file`;
   return (
     <div className={styles.page}>

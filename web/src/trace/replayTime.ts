@@ -8,7 +8,8 @@ export function frameAt(frames: Replay['frames'], at: number): Replay['frames'][
   let high = frames.length - 1;
   while (low < high) {
     const middle = Math.ceil((low + high) / 2);
-    if ((frames[middle]?.at ?? 0) <= at) low = middle; else high = middle - 1;
+    if ((frames[middle]?.at ?? 0) <= at) low = middle;
+    else high = middle - 1;
   }
   return frames[low];
 }
@@ -21,10 +22,15 @@ export function samplesUntil(samples: SampleRow[], at: number): SampleRow[] {
 /** How far a key moves the replay, in milliseconds; zero for any other key. */
 export function stepOf(key: string): number {
   switch (key) {
-    case 'ArrowRight': return 1000;
-    case 'ArrowLeft': return -1000;
-    case 'ArrowUp': return 10_000;
-    case 'ArrowDown': return -10_000;
-    default: return 0;
+    case 'ArrowRight':
+      return 1000;
+    case 'ArrowLeft':
+      return -1000;
+    case 'ArrowUp':
+      return 10_000;
+    case 'ArrowDown':
+      return -10_000;
+    default:
+      return 0;
   }
 }

@@ -6,7 +6,17 @@ import { useKeyBlock } from '../keys/useKeys';
 export type Dialog = 'deviation' | 'hold' | 'late' | 'undo' | null;
 
 /** A dialog of the desk; when it closes, the desk itself takes the focus back. */
-export function DeskDialog({ title, opened, close, children }: { title: string; opened: boolean; close: () => void; children: ReactNode }) {
+export function DeskDialog({
+  title,
+  opened,
+  close,
+  children,
+}: {
+  title: string;
+  opened: boolean;
+  close: () => void;
+  children: ReactNode;
+}) {
   useKeyBlock('dialog', opened);
   return (
     // It is there, and gone, at once: a key that follows quickly must not fall between it and the desk.

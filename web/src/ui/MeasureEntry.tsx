@@ -4,21 +4,54 @@ import { typed } from './number';
 import styles from './MeasureEntry.module.css';
 
 /** The typed value in large figures with its unit, and the keypad for touch. Digits on the keyboard go straight in. */
-export function MeasureEntry({ label, unit, hint = 'Type what it shows.', typing, setTyping, enter }: {
-  label: string; unit: string; hint?: string; typing: string; setTyping: (text: string) => void; enter: () => void;
+export function MeasureEntry({
+  label,
+  unit,
+  hint = 'Type what it shows.',
+  typing,
+  setTyping,
+  enter,
+}: {
+  label: string;
+  unit: string;
+  hint?: string;
+  typing: string;
+  setTyping: (text: string) => void;
+  enter: () => void;
 }) {
   return (
     <div className={styles.entry}>
       <div className={styles.typed}>
         <label className={styles.value}>
-          <span className="unseen">{label}, in {unit}</span>
-          <input className={styles.input} inputMode="none" value={typing} aria-describedby="measure-hint"
+          <span className="unseen">
+            {label}, in {unit}
+          </span>
+          <input
+            className={styles.input}
+            inputMode="none"
+            value={typing}
+            aria-describedby="measure-hint"
             onChange={(event) => setTyping([...event.currentTarget.value].reduce(typed, ''))}
-            onKeyDown={(event) => { if (event.key === 'Enter') { event.preventDefault(); enter(); } }} />
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') {
+                event.preventDefault();
+                enter();
+              }
+            }}
+          />
           <span className={styles.unit}>{unit}</span>
         </label>
-        <p id="measure-hint" className={`small ${styles.hint}`}>{hint}</p>
-        <Button variant="filled" onClick={enter} disabled={typing === ''} rightSection={<span className={styles.key}>Enter</span>}>Enter value</Button>
+        <p id="measure-hint" className={`small ${styles.hint}`}>
+          {hint}
+        </p>
+        <Button
+          variant="filled"
+          onClick={enter}
+          disabled={typing === ''}
+          rightSection={<span className={styles.key}>Enter</span>}
+        >
+          Enter value
+        </Button>
       </div>
       <Keypad onKey={(key) => setTyping(typed(typing, key))} onErase={() => setTyping(typing.slice(0, -1))} />
     </div>

@@ -6,7 +6,9 @@ const LABELS = { day: 'Day', dusk: 'Dusk', night: 'Night' } as const;
 
 /** After a touch the keys belong to the page again; someone on the keyboard keeps the focus. */
 function handBack(): void {
-  requestAnimationFrame(() => { if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur(); });
+  requestAnimationFrame(() => {
+    if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+  });
 }
 
 /** Day, dusk or night. It stands in the ribbon, beside clocks that are drawn four times a second. */
@@ -17,7 +19,13 @@ export const ThemeSwitch = memo(function ThemeSwitch() {
     <div role="radiogroup" aria-label="Light" className={styles.switch}>
       {THEMES.map((name) => (
         <label key={name} className={styles.choice} onPointerUp={handBack} data-chosen={name === theme || undefined}>
-          <input type="radio" name={group} className={styles.radio} checked={name === theme} onChange={() => setTheme(name)} />
+          <input
+            type="radio"
+            name={group}
+            className={styles.radio}
+            checked={name === theme}
+            onChange={() => setTheme(name)}
+          />
           {LABELS[name]}
         </label>
       ))}

@@ -6,7 +6,8 @@ const LONGEST = 8;
 export function typed(text: string, key: string): string {
   if (key === '-') return text.startsWith('-') ? text.slice(1) : `-${text}`;
   if (text.replace(/[-.]/g, '').length >= LONGEST) return text;
-  if (key === '.' || key === ',') return text.includes('.') ? text : `${text === '' || text === '-' ? `${text}0` : text}.`;
+  if (key === '.' || key === ',')
+    return text.includes('.') ? text : `${text === '' || text === '-' ? `${text}0` : text}.`;
   return /^\d$/.test(key) ? text + key : text;
 }
 

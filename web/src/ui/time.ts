@@ -29,7 +29,9 @@ export function utc(instant: string | number, withSeconds = false): string {
 /** How long before off-block: "in 31 min", "2 min ago". */
 export function toGo(ms: number): string {
   if (Math.abs(ms) < MINUTE) return ms >= 0 ? 'in less than a minute' : 'just now';
-  return ms > 0 ? `in ${inWords(Math.round(ms / MINUTE) * MINUTE)}` : `${inWords(Math.round(-ms / MINUTE) * MINUTE)} ago`;
+  return ms > 0
+    ? `in ${inWords(Math.round(ms / MINUTE) * MINUTE)}`
+    : `${inWords(Math.round(-ms / MINUTE) * MINUTE)} ago`;
 }
 
 /** Slack: "6 min in hand", "2 min late". */
@@ -43,6 +45,10 @@ export function isoDuration(text: string): number {
   const match = /^(-?)P(?:(\d+)D)?T?(?:(-?\d+)H)?(?:(-?\d+)M)?(?:(-?\d+(?:\.\d+)?)S)?$/.exec(text);
   if (!match) return Number.NaN;
   const [, sign, days, hours, minutes, seconds] = match;
-  const ms = Number(days ?? 0) * 1440 * MINUTE + Number(hours ?? 0) * 60 * MINUTE + Number(minutes ?? 0) * MINUTE + Number(seconds ?? 0) * SECOND;
+  const ms =
+    Number(days ?? 0) * 1440 * MINUTE +
+    Number(hours ?? 0) * 60 * MINUTE +
+    Number(minutes ?? 0) * MINUTE +
+    Number(seconds ?? 0) * SECOND;
   return sign ? -ms : ms;
 }

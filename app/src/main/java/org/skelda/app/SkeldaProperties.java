@@ -12,12 +12,16 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param data folder of everything that is kept; default {@code data}
  * @param demo whether the made-up operator, crew and day are added; default false
  * @param packs folder with {@code types/} and {@code procedures/}; without it the shipped packs are used
- * @param hosts names under which the server is reached beside those of its address, as of a proxy before it; default none
+ * @param hosts names under which the server is reached beside those of its address, as of a proxy before it; default
+ *     none
  * @param clock the server's clock
  */
 @ConfigurationProperties("skelda")
 public record SkeldaProperties(
-        @DefaultValue("data") Path data, @DefaultValue("false") boolean demo, @Nullable Path packs, @DefaultValue List<String> hosts,
+        @DefaultValue("data") Path data,
+        @DefaultValue("false") boolean demo,
+        @Nullable Path packs,
+        @DefaultValue List<String> hosts,
         @DefaultValue Clock clock) {
 
     /** @param speed seconds of the server's clock in a second of life, 1 to 1000; default 1 */

@@ -10,7 +10,9 @@ import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import java.time.Instant;
 
-@AnalyzeClasses(packages = "org.skelda", importOptions = {ImportOption.DoNotIncludeTests.class, BoundariesTest.Written.class})
+@AnalyzeClasses(
+        packages = "org.skelda",
+        importOptions = {ImportOption.DoNotIncludeTests.class, BoundariesTest.Written.class})
 class BoundariesTest {
 
     /** What people wrote: the context's plan, which a build makes beside it, joins all rooms by its nature. */
@@ -22,16 +24,27 @@ class BoundariesTest {
     }
 
     @ArchTest
-    static final ArchRule NO_CYCLES = slices().matching("org.skelda.(**)").should().beFreeOfCycles()
+    static final ArchRule NO_CYCLES = slices().matching("org.skelda.(**)")
+            .should()
+            .beFreeOfCycles()
             .because("each room, in whichever module, can be read without those that use it");
 
     @ArchTest
-    static final ArchRule FORMATS_WITHOUT_FRAMEWORK = noClasses().that().resideInAPackage("org.skelda.formats..")
-            .should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..", "org.skelda.app..")
+    static final ArchRule FORMATS_WITHOUT_FRAMEWORK = noClasses()
+            .that()
+            .resideInAPackage("org.skelda.formats..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "jakarta..", "org.skelda.app..")
             .because("the command line reads the same files without a server");
 
     @ArchTest
-    static final ArchRule ONE_CLOCK = noClasses().that().resideInAPackage("org.skelda.app..").and().resideOutsideOfPackage("org.skelda.app.clock")
-            .should().callMethod(Instant.class, "now")
+    static final ArchRule ONE_CLOCK = noClasses()
+            .that()
+            .resideInAPackage("org.skelda.app..")
+            .and()
+            .resideOutsideOfPackage("org.skelda.app.clock")
+            .should()
+            .callMethod(Instant.class, "now")
             .because("a fast demonstration and a slow one must agree on the time");
 }

@@ -52,28 +52,42 @@ import tools.jackson.databind.json.JsonMapper;
 class OpenApiTest {
     private static final Path COMMITTED = Path.of("src/main/resources/openapi/openapi.json");
     private static final JsonMapper PRETTY = JsonMapper.builder()
-            .enable(SerializationFeature.INDENT_OUTPUT, SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+            .enable(SerializationFeature.INDENT_OUTPUT, SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .build();
 
     @TestConfiguration
     static class Records {
         static {
-            SpringDocUtils.getConfig().replaceWithSchema(LineRef.class, new StringSchema().description("A line, as procedure/line."));
+            SpringDocUtils.getConfig()
+                    .replaceWithSchema(LineRef.class, new StringSchema().description("A line, as procedure/line."));
         }
 
         /** What streams and failures carry, which no method's signature names. */
         @Bean
         OpenApiCustomizer streamAndProblems() {
             return document -> {
-                for (Class<?> type : List.of(LogEvent.class, Departures.Heartbeat.class, Problem.Violation.class, Problem.class)) {
-                    ModelConverters.getInstance().read(new AnnotatedType(type))
-                            .forEach((name, schema) -> document.getComponents().addSchemas(name, schema.required(RequiredComponents.required(type))));
+                for (Class<?> type :
+                        List.of(LogEvent.class, Departures.Heartbeat.class, Problem.Violation.class, Problem.class)) {
+                    ModelConverters.getInstance()
+                            .read(new AnnotatedType(type))
+                            .forEach((name, schema) -> document.getComponents()
+                                    .addSchemas(name, schema.required(RequiredComponents.required(type))));
                 }
-                document.getPaths().get("/api/departures/{id}/events").getGet().getResponses().get("200").getContent()
-                        .get("application/json").setSchema(new ArraySchema().items(new Schema<>().$ref("#/components/schemas/LogEvent")));
+                document.getPaths()
+                        .get("/api/departures/{id}/events")
+                        .getGet()
+                        .getResponses()
+                        .get("200")
+                        .getContent()
+                        .get("application/json")
+                        .setSchema(new ArraySchema().items(new Schema<>().$ref("#/components/schemas/LogEvent")));
             };
         }
 
-        /** A command is one of the leaves of its sealed type, told apart by {@code ask}; the families between them are no matter of the wire. */
+        /**
+         * A command is one of the leaves of its sealed type, told apart by {@code ask}; the families between them are
+         * no matter of the wire.
+         */
         @Bean
         OpenApiCustomizer commands() throws ClassNotFoundException {
             Class<?> command = Class.forName("org.skelda.app.departure.CommandRequest");
@@ -84,9 +98,12 @@ class OpenApiTest {
                     schemas.remove(family.getSimpleName());
                     for (Class<?> leaf : subtypes(family)) {
                         String ask = leaf.getAnnotation(JsonTypeName.class).value();
-                        Schema<?> own = (Schema<?>) schemas.get(leaf.getSimpleName()).getAllOf().getLast();
+                        Schema<?> own = (Schema<?>)
+                                schemas.get(leaf.getSimpleName()).getAllOf().getLast();
                         own.addProperty("ask", new StringSchema().addEnumItem(ask));
-                        own.setRequired(Stream.concat(Stream.of("ask"), RequiredComponents.required(leaf).stream()).sorted().toList());
+                        own.setRequired(Stream.concat(Stream.of("ask"), RequiredComponents.required(leaf).stream())
+                                .sorted()
+                                .toList());
                         schemas.put(leaf.getSimpleName(), own);
                         String ref = "#/components/schemas/" + leaf.getSimpleName();
                         anyOfThem.addOneOfItem(new Schema<>().$ref(ref));
@@ -94,13 +111,20 @@ class OpenApiTest {
                     }
                 }
                 schemas.put(command.getSimpleName(), anyOfThem);
-                document.getPaths().get("/api/departures/{id}/commands").getPost().getRequestBody().getContent().get("application/json")
+                document.getPaths()
+                        .get("/api/departures/{id}/commands")
+                        .getPost()
+                        .getRequestBody()
+                        .getContent()
+                        .get("application/json")
                         .setSchema(new Schema<>().$ref("#/components/schemas/" + command.getSimpleName()));
             };
         }
 
         private static List<Class<?>> subtypes(Class<?> type) {
-            return Arrays.stream(type.getAnnotation(JsonSubTypes.class).value()).<Class<?>>map(JsonSubTypes.Type::value).toList();
+            return Arrays.stream(type.getAnnotation(JsonSubTypes.class).value())
+                    .<Class<?>>map(JsonSubTypes.Type::value)
+                    .toList();
         }
 
         @Bean
@@ -116,8 +140,10 @@ class OpenApiTest {
             Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
             JavaType java = Json.mapper().constructType(type.getType());
             if (java != null && java.getRawClass().isRecord() && schema != null) {
-                Schema<?> defined = schema.get$ref() == null ? schema
-                        : context.getDefinedModels().get(schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1));
+                Schema<?> defined = schema.get$ref() == null
+                        ? schema
+                        : context.getDefinedModels()
+                                .get(schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1));
                 if (defined != null) {
                     defined.setRequired(required(java.getRawClass()));
                 }
@@ -128,7 +154,9 @@ class OpenApiTest {
         private static List<String> required(Class<?> record) {
             return Arrays.stream(record.getRecordComponents())
                     .filter(component -> !component.getAnnotatedType().isAnnotationPresent(Nullable.class))
-                    .map(RecordComponent::getName).sorted().toList();
+                    .map(RecordComponent::getName)
+                    .sorted()
+                    .toList();
         }
     }
 
@@ -138,15 +166,21 @@ class OpenApiTest {
     @Test
     @WithMockUser
     void theCommittedDocumentIsWhatTheCodeGives() throws Exception {
-        String given = mvc.perform(get("/v3/api-docs")).andReturn().getResponse().getContentAsString();
+        String given =
+                mvc.perform(get("/v3/api-docs")).andReturn().getResponse().getContentAsString();
         JsonNode tree = PRETTY.readTree(given);
         ((tools.jackson.databind.node.ObjectNode) tree).remove("servers");
-        ((tools.jackson.databind.node.ObjectNode) tree).putObject("info").put("title", "Skelda").put("version", "1");
+        ((tools.jackson.databind.node.ObjectNode) tree)
+                .putObject("info")
+                .put("title", "Skelda")
+                .put("version", "1");
         String sorted = PRETTY.writeValueAsString(sorted(tree)) + "\n";
         if (Boolean.getBoolean("skelda.openapi.write")) {
             Files.writeString(COMMITTED, sorted);
         }
-        assertThat(Files.readString(COMMITTED)).as("run the test with -Dskelda.openapi.write=true and commit the document").isEqualTo(sorted);
+        assertThat(Files.readString(COMMITTED))
+                .as("run the test with -Dskelda.openapi.write=true and commit the document")
+                .isEqualTo(sorted);
     }
 
     private static Object sorted(JsonNode node) {

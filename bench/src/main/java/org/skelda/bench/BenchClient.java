@@ -20,7 +20,10 @@ final class BenchClient {
     private static final Pattern READER = Pattern.compile("^data:\\{\"id\":\"([0-9a-f-]{36})\"\\}$");
 
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).build();
+    private final HttpClient http = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .cookieHandler(cookies)
+            .build();
     private final String address;
 
     BenchClient(String address, String account) {
@@ -34,12 +37,19 @@ final class BenchClient {
     }
 
     String post(String path, String body) {
-        return send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token()).POST(HttpRequest.BodyPublishers.ofString(body)).build());
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
     }
 
     private String token() {
-        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).map(HttpCookie::getValue).findFirst().orElse("");
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
     }
 
     static String command(UUID id, String ask, String fields) {
@@ -72,8 +82,13 @@ final class BenchClient {
     }
 
     private void put(String path) throws IOException, InterruptedException {
-        int status = http.send(HttpRequest.newBuilder(URI.create(address + path)).header("X-XSRF-TOKEN", token()).PUT(HttpRequest.BodyPublishers.noBody()).build(),
-                HttpResponse.BodyHandlers.discarding()).statusCode();
+        int status = http.send(
+                        HttpRequest.newBuilder(URI.create(address + path))
+                                .header("X-XSRF-TOKEN", token())
+                                .PUT(HttpRequest.BodyPublishers.noBody())
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding())
+                .statusCode();
         if (status != 204) {
             throw new IllegalStateException(path + " answered " + status);
         }
@@ -83,8 +98,12 @@ final class BenchClient {
     void lines(String path, Consumer<String> line) {
         Thread.ofVirtual().start(() -> {
             try {
-                http.send(HttpRequest.newBuilder(URI.create(address + path)).build(),
-                        HttpResponse.BodyHandlers.ofLines()).body().forEach(line);
+                http.send(
+                                HttpRequest.newBuilder(URI.create(address + path))
+                                        .build(),
+                                HttpResponse.BodyHandlers.ofLines())
+                        .body()
+                        .forEach(line);
             } catch (IOException | UncheckedIOException _) {
                 // The bench is over.
             } catch (InterruptedException _) {
@@ -97,7 +116,8 @@ final class BenchClient {
         try {
             HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
             if (response.statusCode() != 200) {
-                throw new IllegalStateException(request.uri() + " answered " + response.statusCode() + " " + response.body());
+                throw new IllegalStateException(
+                        request.uri() + " answered " + response.statusCode() + " " + response.body());
             }
             return response.body();
         } catch (IOException e) {

@@ -19,7 +19,10 @@ final class ColdStart {
 
     private ColdStart() {}
 
-    /** @param jvm arguments up to the main class or jar; @param application arguments behind it @return the median (s) of three starts */
+    /**
+     * @param jvm arguments up to the main class or jar; @param application arguments behind it @return the median (s)
+     *     of three starts
+     */
     static double median_s(List<String> jvm, List<String> application) throws IOException, InterruptedException {
         double[] seconds = new double[RUNS];
         for (int run = 0; run < RUNS; run++) {
@@ -35,16 +38,21 @@ final class ColdStart {
             port = free.getLocalPort();
         }
         Path data = Files.createTempDirectory("skelda-start");
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
         command.addAll(jvm);
         command.addAll(application);
         command.addAll(List.of("--server.port=" + port, "--skelda.data=" + data));
         long begin = System.nanoTime();
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(data.resolve("log").toFile()).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(data.resolve("log").toFile())
+                .start();
         try (HttpClient http = HttpClient.newHttpClient()) {
             while (!answers(http, port)) {
                 if (!process.isAlive()) {
-                    throw new IllegalStateException("the server did not start: " + Files.readString(data.resolve("log")));
+                    throw new IllegalStateException(
+                            "the server did not start: " + Files.readString(data.resolve("log")));
                 }
                 Thread.sleep(10);
             }
@@ -56,8 +64,12 @@ final class ColdStart {
 
     private static boolean answers(HttpClient http, int port) throws InterruptedException {
         try {
-            return http.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/")).build(),
-                    HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
+            return http.send(
+                                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/"))
+                                            .build(),
+                                    HttpResponse.BodyHandlers.discarding())
+                            .statusCode()
+                    == 200;
         } catch (IOException _) {
             return false;
         }

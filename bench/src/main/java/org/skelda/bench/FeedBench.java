@@ -14,7 +14,10 @@ import java.util.regex.Pattern;
 import org.skelda.core.start.Sample;
 import org.skelda.sim.aircraft.SimulatedStart;
 
-/** From a sample posted at the feed door to its verdict in a stream's client, with 1 and 50 starts live at ten samples a second. */
+/**
+ * From a sample posted at the feed door to its verdict in a stream's client, with 1 and 50 starts live at ten samples a
+ * second.
+ */
 public final class FeedBench {
     private static final int STARTS = 50;
     private static final int LASTS_s = 75;
@@ -27,6 +30,7 @@ public final class FeedBench {
     private final ConcurrentHashMap<String, Long> sentAt = new ConcurrentHashMap<>();
     /** Signed in before anybody else tries to. */
     private final BenchClient bareSender = new BenchClient(server.address, "halden");
+
     private final ConcurrentHashMap<String, Long> beatAt = new ConcurrentHashMap<>();
     private final AtomicLong longestBeat_ns = new AtomicLong();
     private volatile Times toVerdict = new Times();
@@ -36,7 +40,9 @@ public final class FeedBench {
 
     public static void main(String[] arguments) throws Exception {
         FeedBench bench = new FeedBench();
-        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(bench.server.address, account)).toList();
+        List<BenchClient> readers = LiveServer.READERS.stream()
+                .map(account -> new BenchClient(bench.server.address, account))
+                .toList();
         for (int i = 0; i < STARTS; i++) {
             LiveServer.Tail tail = bench.server.tails.get(i);
             readers.get(i % readers.size()).stream(tail.departure(), line -> bench.arrived(tail, line));
@@ -81,12 +87,26 @@ public final class FeedBench {
         double share = (system.getProcessCpuTime() - cpu) / (double) (System.nanoTime() - began);
         System.gc();
         long heap = ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
-        System.out.println(toVerdict.row("sample posted to verdict in a stream's client, " + starts + " starts live" + (starts == 1 ? "" : apart_ms == 0 ? ", all begun in the same instant" : ", begun " + apart_ms + " ms apart")));
+        System.out.println(toVerdict.row("sample posted to verdict in a stream's client, " + starts + " starts live"
+                + (starts == 1
+                        ? ""
+                        : apart_ms == 0 ? ", all begun in the same instant" : ", begun " + apart_ms + " ms apart")));
         System.out.println(toBare.row("text posted to a bare stream's client meanwhile"));
-        System.out.printf(Locale.ROOT, "| ratio of the two | | %.2f | %.2f |%n", toVerdict.quantile_ms(0.5) / toBare.quantile_ms(0.5),
+        System.out.printf(
+                Locale.ROOT,
+                "| ratio of the two | | %.2f | %.2f |%n",
+                toVerdict.quantile_ms(0.5) / toBare.quantile_ms(0.5),
                 toVerdict.quantile_ms(0.99) / toBare.quantile_ms(0.99));
-        System.out.printf(Locale.ROOT, "| longest time between two heartbeats of a stream: %.2f s | | | |%n", longestBeat_ns.get() / 1e9);
-        System.out.printf(Locale.ROOT, "| with %d: cores used by server and clients together %.2f, heap after collection %d MB | | | |%n", starts, share, heap / 1_000_000);
+        System.out.printf(
+                Locale.ROOT,
+                "| longest time between two heartbeats of a stream: %.2f s | | | |%n",
+                longestBeat_ns.get() / 1e9);
+        System.out.printf(
+                Locale.ROOT,
+                "| with %d: cores used by server and clients together %.2f, heap after collection %d MB | | | |%n",
+                starts,
+                share,
+                heap / 1_000_000);
     }
 
     private void send(LiveServer.Tail tail, long after_ms) {

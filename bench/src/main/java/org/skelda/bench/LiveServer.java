@@ -32,10 +32,12 @@ import org.springframework.context.ConfigurableApplicationContext;
 final class LiveServer implements AutoCloseable {
     /** A person may have twenty streams open. */
     static final List<String> READERS = List.of("stenvik", "oddsrud", "vagsborg");
+
     static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
 
     private final ConfigurableApplicationContext server;
-    private final HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
     final String address;
     final List<Tail> tails = new ArrayList<>();
 
@@ -44,28 +46,65 @@ final class LiveServer implements AutoCloseable {
 
     LiveServer(int departures) throws IOException {
         server = new SpringApplication(SkeldaApplication.class, NoOpController.class, BareStreamController.class)
-                .run("--skelda.data=" + Files.createTempDirectory("skelda-bench"), "--skelda.demo=true", "--server.port=0");
+                .run(
+                        "--skelda.data=" + Files.createTempDirectory("skelda-bench"),
+                        "--skelda.demo=true",
+                        "--server.port=0");
         address = "http://127.0.0.1:" + server.getEnvironment().getProperty("local.server.port");
-        Person captain = server.getBean(Accounts.class).findByAccountName("halden").orElseThrow().person();
+        Person captain = server.getBean(Accounts.class)
+                .findByAccountName("halden")
+                .orElseThrow()
+                .person();
         Packs.Current packs = server.getBean(Packs.class).currentFor("HAVERN-2M");
         BenchClient crew = new BenchClient(address, "halden");
         for (int i = 0; i < departures; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();
             String tail = "QX-B" + i;
             server.getBean(Fleet.class).add("vardholm", new Fleet.Tail(tail, "HAVERN-2M", List.of()));
-            server.getBean(Departures.class).open(new Opening(id, Opening.Kind.LINE, "vardholm", tail, "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 0,
-                    Instant.now().plusSeconds(3600), packs.typeHash(), packs.procedureHash(), List.of()), captain, Instant.now());
-            crew.post("/api/departures/" + id + "/commands", BenchClient.command(UUID.randomUUID(), "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\""));
-            tails.add(new Tail(id.toString(), server.getBean(Feeds.class).issue("vardholm", tail, "Bench", false, "bench", Instant.now())));
+            server.getBean(Departures.class)
+                    .open(
+                            new Opening(
+                                    id,
+                                    Opening.Kind.LINE,
+                                    "vardholm",
+                                    tail,
+                                    "HAVERN-2M",
+                                    "B" + i,
+                                    "QVAR",
+                                    "QSKR",
+                                    "4",
+                                    62.41,
+                                    -10.82,
+                                    0,
+                                    Instant.now().plusSeconds(3600),
+                                    packs.typeHash(),
+                                    packs.procedureHash(),
+                                    List.of()),
+                            captain,
+                            Instant.now());
+            crew.post(
+                    "/api/departures/" + id + "/commands",
+                    BenchClient.command(UUID.randomUUID(), "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\""));
+            tails.add(new Tail(
+                    id.toString(),
+                    server.getBean(Feeds.class).issue("vardholm", tail, "Bench", false, "bench", Instant.now())));
         }
     }
 
     /** Posts one sample of engine 2 at the feed door. @throws IllegalStateException when it is not taken */
     void post(Tail tail, Sample sample) throws InterruptedException {
         try {
-            HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(address + "/api/feeds/" + tail.feed().feed().id() + "/samples"))
-                    .header("Content-Type", "application/x-ndjson").header("Authorization", "Bearer " + tail.feed().token())
-                    .POST(HttpRequest.BodyPublishers.ofString(FeedWriter.line(Subject.engine(2), sample, PROFILE.drive().engine()) + "\n")).build(),
+            HttpResponse<String> answer = http.send(
+                    HttpRequest.newBuilder(URI.create(
+                                    address + "/api/feeds/" + tail.feed().feed().id() + "/samples"))
+                            .header("Content-Type", "application/x-ndjson")
+                            .header("Authorization", "Bearer " + tail.feed().token())
+                            .POST(HttpRequest.BodyPublishers.ofString(
+                                    FeedWriter.line(
+                                                    Subject.engine(2),
+                                                    sample,
+                                                    PROFILE.drive().engine()) + "\n"))
+                            .build(),
                     HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != 200) {
                 throw new IllegalStateException("the feed door answered " + answer.statusCode() + " " + answer.body());

@@ -5,7 +5,10 @@ import java.lang.management.ManagementFactory;
 import java.time.Duration;
 import java.util.Locale;
 
-/** A thousand departures in the database, two hundred of them opened in turn: what the heap holds before, after and when nobody looks. */
+/**
+ * A thousand departures in the database, two hundred of them opened in turn: what the heap holds before, after and when
+ * nobody looks.
+ */
 public final class MemoryBench {
     private static final int DEPARTURES = 1000;
     private static final int OPENED = 200;
@@ -27,9 +30,18 @@ public final class MemoryBench {
             double opened_mb = heap_mb();
             Thread.sleep(UNUSED);
             double left_mb = heap_mb();
-            System.out.println("\n| heap after collection, 1,000 departures in the database | MB | more than before |\n|---|---|---|");
-            System.out.printf(Locale.ROOT, "| before | %.1f | |%n| %d opened in turn | %.1f | %.1f |%n| %d s later | %.1f | %.1f |%n", before_mb, OPENED, opened_mb,
-                    opened_mb - before_mb, UNUSED.toSeconds(), left_mb, left_mb - before_mb);
+            System.out.println("\n| heap after collection, 1,000 departures in the database | MB | more than before |\n"
+                    + "|---|---|---|");
+            System.out.printf(
+                    Locale.ROOT,
+                    "| before | %.1f | |%n| %d opened in turn | %.1f | %.1f |%n| %d s later | %.1f | %.1f |%n",
+                    before_mb,
+                    OPENED,
+                    opened_mb,
+                    opened_mb - before_mb,
+                    UNUSED.toSeconds(),
+                    left_mb,
+                    left_mb - before_mb);
         }
         System.exit(0);
     }

@@ -47,12 +47,34 @@ public final class ServerBench {
         server = new SpringApplication(SkeldaApplication.class, NoOpController.class)
                 .run("--skelda.data=" + data, "--skelda.demo=true", "--server.port=0");
         address = "http://127.0.0.1:" + server.getEnvironment().getProperty("local.server.port");
-        Person captain = server.getBean(Accounts.class).findByAccountName("halden").orElseThrow().person();
+        Person captain = server.getBean(Accounts.class)
+                .findByAccountName("halden")
+                .orElseThrow()
+                .person();
         Packs.Current packs = server.getBean(Packs.class).currentFor("HAVERN-2M");
         for (int i = 0; i < DEPARTURES; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();
-            server.getBean(Departures.class).open(new Opening(id, Opening.Kind.LINE, "vardholm", "QX-LOM", "HAVERN-2M", "B" + i, "QVAR", "QSKR", "4", 62.41, -10.82, 112,
-                    Instant.now().plusSeconds(3600), packs.typeHash(), packs.procedureHash(), List.of()), captain, Instant.now());
+            server.getBean(Departures.class)
+                    .open(
+                            new Opening(
+                                    id,
+                                    Opening.Kind.LINE,
+                                    "vardholm",
+                                    "QX-LOM",
+                                    "HAVERN-2M",
+                                    "B" + i,
+                                    "QVAR",
+                                    "QSKR",
+                                    "4",
+                                    62.41,
+                                    -10.82,
+                                    112,
+                                    Instant.now().plusSeconds(3600),
+                                    packs.typeHash(),
+                                    packs.procedureHash(),
+                                    List.of()),
+                            captain,
+                            Instant.now());
             departures.add(id.toString());
         }
     }
@@ -76,7 +98,8 @@ public final class ServerBench {
         Times noOp = new Times();
         Times answer = new Times();
         for (int i = 0; i < WARM_UP + ROUNDS; i++) {
-            long noOpTime = timed(() -> client.post("/api/bench/no-op", BenchClient.command(UUID.randomUUID(), "ANSWER", LINE)));
+            long noOpTime = timed(
+                    () -> client.post("/api/bench/no-op", BenchClient.command(UUID.randomUUID(), "ANSWER", LINE)));
             String ask = i % 2 == 0 ? "ANSWER" : "UNDO";
             long answerTime = timed(() -> command(client, departures.getFirst(), ask));
             if (i >= WARM_UP) {
@@ -94,12 +117,16 @@ public final class ServerBench {
         Times answer = new Times();
         // What was sent before is in the logs, which each stream reads first.
         sentAt.clear();
-        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(address, account)).toList();
+        List<BenchClient> readers = LiveServer.READERS.stream()
+                .map(account -> new BenchClient(address, account))
+                .toList();
         for (int i = 0; i < departures.size(); i++) {
             readers.get(i % readers.size()).stream(departures.get(i), this::arrived);
         }
         // Signing in costs the processor more than all that is measured here: everybody is there before it begins.
-        List<BenchClient> clients = departures.stream().map(id -> id.equals(departures.getFirst()) ? new BenchClient(address, "halden") : seated(id)).toList();
+        List<BenchClient> clients = departures.stream()
+                .map(id -> id.equals(departures.getFirst()) ? new BenchClient(address, "halden") : seated(id))
+                .toList();
         together(clients, WARM_FOR, new Times(), new Times());
         toStream.clear();
         together(clients, LIVE_FOR, noOp, answer);
@@ -109,7 +136,8 @@ public final class ServerBench {
         System.out.println(toStream.row("command sent to event at the other device's stream, 50 live departures"));
     }
 
-    private void together(List<BenchClient> clients, Duration time, Times noOp, Times answer) throws InterruptedException {
+    private void together(List<BenchClient> clients, Duration time, Times noOp, Times answer)
+            throws InterruptedException {
         List<Thread> crews = new ArrayList<>();
         long until = System.nanoTime() + time.toNanos();
         for (int i = 0; i < clients.size(); i++) {
@@ -137,7 +165,8 @@ public final class ServerBench {
     private void work(BenchClient client, String id, long until, Times noOp, Times answer) {
         for (int i = 0; System.nanoTime() < until; i++) {
             String ask = i % 2 == 0 ? "ANSWER" : "UNDO";
-            noOp.add(timed(() -> client.post("/api/bench/no-op", BenchClient.command(UUID.randomUUID(), "ANSWER", LINE))));
+            noOp.add(timed(
+                    () -> client.post("/api/bench/no-op", BenchClient.command(UUID.randomUUID(), "ANSWER", LINE))));
             answer.add(timed(() -> command(client, id, ask)));
             sleep(PACE_MS);
         }
@@ -155,40 +184,60 @@ public final class ServerBench {
 
     private void openingALongLog() {
         BenchClient client = new BenchClient(address, "halden");
-        List<String> envelopes = JsonMapper.builder().build()
-                .readTree(client.get("/api/departures/" + departures.getFirst() + "/events")).values().stream()
-                .limit(LOG_LENGTH).map(Object::toString).toList();
+        List<String> envelopes = JsonMapper.builder()
+                .build()
+                .readTree(client.get("/api/departures/" + departures.getFirst() + "/events"))
+                .values()
+                .stream()
+                .limit(LOG_LENGTH)
+                .map(Object::toString)
+                .toList();
         Departure state = server.getBean(Departures.class).state(UUID.fromString(departures.getFirst()));
         Plan plan = state.plan();
         Times opening = new Times();
         for (int i = 0; i < 300; i++) {
             long time = timed(() -> {
-                List<LogEntry<Event>> log = envelopes.stream().map(EventCodec::read).toList();
+                List<LogEntry<Event>> log =
+                        envelopes.stream().map(EventCodec::read).toList();
                 Departure.replay(plan, log);
             });
             if (i >= 100) {
                 opening.add(time);
             }
         }
-        System.out.println(opening.row("opening a departure of " + envelopes.size() + " events: reading and folding its log"));
+        System.out.println(
+                opening.row("opening a departure of " + envelopes.size() + " events: reading and folding its log"));
     }
 
     private static void coldStarts() throws Exception {
         Path layout = Path.of(System.getProperty("skelda.server"));
         String classPath = System.getProperty("java.class.path");
         double bare = ColdStart.median_s(List.of("-cp", classPath, "org.skelda.bench.BareApplication"), List.of());
-        double plain = ColdStart.median_s(List.of("-cp", classPath, "org.skelda.app.SkeldaApplication"), List.of("--skelda.demo=true"));
-        double shipped = ColdStart.median_s(List.of("-XX:AOTMode=auto", "-XX:AOTCache=" + layout.resolve("app.aot"), "-Dspring.aot.enabled=true", "-jar",
-                layout.resolve("app.jar").toString()), List.of("--skelda.demo=true"));
+        double plain = ColdStart.median_s(
+                List.of("-cp", classPath, "org.skelda.app.SkeldaApplication"), List.of("--skelda.demo=true"));
+        double shipped = ColdStart.median_s(
+                List.of(
+                        "-XX:AOTMode=auto",
+                        "-XX:AOTCache=" + layout.resolve("app.aot"),
+                        "-Dspring.aot.enabled=true",
+                        "-jar",
+                        layout.resolve("app.jar").toString()),
+                List.of("--skelda.demo=true"));
         System.out.printf(Locale.ROOT, "%n| start to first page | s | against the bare framework |%n|---|---|---|%n");
         System.out.printf(Locale.ROOT, "| bare framework, one page | %.1f | 1.0 |%n", bare);
-        System.out.printf(Locale.ROOT, "| Skelda with an empty demo folder, same manner | %.1f | %.1f |%n", plain, plain / bare);
-        System.out.printf(Locale.ROOT, "| Skelda as shipped (archive of loaded classes, planned context) | %.1f | %.1f |%n", shipped, shipped / bare);
+        System.out.printf(
+                Locale.ROOT, "| Skelda with an empty demo folder, same manner | %.1f | %.1f |%n", plain, plain / bare);
+        System.out.printf(
+                Locale.ROOT,
+                "| Skelda as shipped (archive of loaded classes, planned context) | %.1f | %.1f |%n",
+                shipped,
+                shipped / bare);
     }
 
     private BenchClient seated(String id) {
         BenchClient client = new BenchClient(address, "halden");
-        client.post("/api/departures/" + id + "/commands",
+        client.post(
+                "/api/departures/" + id + "/commands",
                 BenchClient.command(UUID.randomUUID(), "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\""));
         return client;
     }
@@ -206,7 +255,10 @@ public final class ServerBench {
     }
 
     private static void ratio(Times answer, Times noOp) {
-        System.out.printf(Locale.ROOT, "| ratio of the two | | %.2f | %.2f |%n", answer.quantile_ms(0.5) / noOp.quantile_ms(0.5),
+        System.out.printf(
+                Locale.ROOT,
+                "| ratio of the two | | %.2f | %.2f |%n",
+                answer.quantile_ms(0.5) / noOp.quantile_ms(0.5),
                 answer.quantile_ms(0.99) / noOp.quantile_ms(0.99));
     }
 }

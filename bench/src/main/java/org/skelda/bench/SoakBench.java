@@ -15,8 +15,9 @@ import org.skelda.core.start.Sample;
 import org.skelda.sim.aircraft.SimulatedStart;
 
 /**
- * Twenty departures for half an hour: each is read ten times a second and starts its engine again and again, two streams read each,
- * and its crew holds and resumes a procedure. Tells each minute what the heap holds after a collection.
+ * Twenty departures for half an hour: each is read ten times a second and starts its engine again and again, two
+ * streams read each, and its crew holds and resumes a procedure. Tells each minute what the heap holds after a
+ * collection.
  */
 public final class SoakBench {
     private static final int DEPARTURES = 20;
@@ -41,24 +42,40 @@ public final class SoakBench {
         int minutes = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 30;
         SoakBench soak = new SoakBench();
         soak.begin();
-        System.out.println("\n| minute | heap after collection MB | samples | commands | stream lines |\n|---|---|---|---|---|");
+        System.out.println(
+                "\n| minute | heap after collection MB | samples | commands | stream lines |\n|---|---|---|---|---|");
         SimpleRegression growth = new SimpleRegression();
         for (int minute = 1; minute <= minutes; minute++) {
             Thread.sleep(Duration.ofMinutes(1));
             System.gc();
-            double heap_mb = ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() / BYTES_PER_MB;
+            double heap_mb =
+                    ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() / BYTES_PER_MB;
             if (minute > SETTLED_AFTER_min) {
                 growth.addData(minute, heap_mb);
             }
-            System.out.printf(Locale.ROOT, "| %d | %.1f | %d | %d | %d |%n", minute, heap_mb, soak.samples.get(), soak.commands.get(), soak.lines.get());
+            System.out.printf(
+                    Locale.ROOT,
+                    "| %d | %.1f | %d | %d | %d |%n",
+                    minute,
+                    heap_mb,
+                    soak.samples.get(),
+                    soak.commands.get(),
+                    soak.lines.get());
         }
-        System.out.printf(Locale.ROOT, "| from minute %d on: MB a minute %.3f, standard error %.3f | | | | |%n", SETTLED_AFTER_min + 1, growth.getSlope(), growth.getSlopeStdErr());
+        System.out.printf(
+                Locale.ROOT,
+                "| from minute %d on: MB a minute %.3f, standard error %.3f | | | | |%n",
+                SETTLED_AFTER_min + 1,
+                growth.getSlope(),
+                growth.getSlopeStdErr());
         soak.over = true;
         System.exit(0);
     }
 
     private void begin() {
-        List<BenchClient> readers = LiveServer.READERS.stream().map(account -> new BenchClient(server.address, account)).toList();
+        List<BenchClient> readers = LiveServer.READERS.stream()
+                .map(account -> new BenchClient(server.address, account))
+                .toList();
         List<Sample> start = SimulatedStart.of(LiveServer.PROFILE).samples(START_s);
         int place = 0;
         for (LiveServer.Tail tail : server.tails) {
@@ -91,7 +108,8 @@ public final class SoakBench {
         void run() throws InterruptedException;
     }
 
-    private void readAgainAndAgain(LiveServer.Tail tail, List<Sample> start, long after_ms) throws InterruptedException {
+    private void readAgainAndAgain(LiveServer.Tail tail, List<Sample> start, long after_ms)
+            throws InterruptedException {
         Thread.sleep(after_ms);
         List<Sample> all = new ArrayList<>(start);
         while (!over) {
@@ -110,8 +128,12 @@ public final class SoakBench {
         boolean held = false;
         while (!over) {
             Thread.sleep(CREW_EVERY_MS);
-            crew.post("/api/departures/" + tail.departure() + "/commands", BenchClient.command(UUID.randomUUID(), held ? "RESUME" : "HOLD",
-                    "\"procedure\":\"safety-power\"" + (held ? "" : ",\"reason\":\"fueller\"")));
+            crew.post(
+                    "/api/departures/" + tail.departure() + "/commands",
+                    BenchClient.command(
+                            UUID.randomUUID(),
+                            held ? "RESUME" : "HOLD",
+                            "\"procedure\":\"safety-power\"" + (held ? "" : ",\"reason\":\"fueller\"")));
             held = !held;
             commands.incrementAndGet();
         }

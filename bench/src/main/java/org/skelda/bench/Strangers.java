@@ -14,7 +14,8 @@ final class Strangers implements AutoCloseable {
     private static final int A_SECOND = 16;
     private static final int ADDRESSES = 200;
 
-    private final HttpClient http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
     private final Map<String, Integer> answers = new TreeMap<>();
     private final AtomicInteger tries = new AtomicInteger();
     private final Thread thread;
@@ -36,10 +37,15 @@ final class Strangers implements AutoCloseable {
     private void tryToSignIn(String address, int number) {
         String answer;
         try {
-            answer = String.valueOf(http.send(HttpRequest.newBuilder(URI.create(address + "/api/session")).header("Content-Type", "application/json")
-                    .header("X-Forwarded-For", "192.0.2." + number % ADDRESSES)
-                    .POST(HttpRequest.BodyPublishers.ofString("{\"account\":\"stranger" + number + "\",\"password\":\"a guess\"}")).build(),
-                    HttpResponse.BodyHandlers.discarding()).statusCode());
+            answer = String.valueOf(http.send(
+                            HttpRequest.newBuilder(URI.create(address + "/api/session"))
+                                    .header("Content-Type", "application/json")
+                                    .header("X-Forwarded-For", "192.0.2." + number % ADDRESSES)
+                                    .POST(HttpRequest.BodyPublishers.ofString(
+                                            "{\"account\":\"stranger" + number + "\",\"password\":\"a guess\"}"))
+                                    .build(),
+                            HttpResponse.BodyHandlers.discarding())
+                    .statusCode());
         } catch (IOException e) {
             answer = "no answer";
         } catch (InterruptedException _) {

@@ -23,6 +23,7 @@ final class Times {
     }
 
     String row(String what) {
-        return String.format(Locale.ROOT, "| %s | %d | %.2f | %.2f |", what, nanos.size(), quantile_ms(0.5), quantile_ms(0.99));
+        return String.format(
+                Locale.ROOT, "| %s | %d | %.2f | %.2f |", what, nanos.size(), quantile_ms(0.5), quantile_ms(0.99));
     }
 }

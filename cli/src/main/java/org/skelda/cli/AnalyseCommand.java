@@ -28,8 +28,12 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Judges recorded starts. Exit 0 when every file was analysed, 2 when one was bad; the good ones are told all the same. */
-@Command(name = "analyse", mixinStandardHelpOptions = true,
+/**
+ * Judges recorded starts. Exit 0 when every file was analysed, 2 when one was bad; the good ones are told all the same.
+ */
+@Command(
+        name = "analyse",
+        mixinStandardHelpOptions = true,
         description = "Judges recorded engine starts. Exit code 0: every file was analysed, 2: one was bad.")
 final class AnalyseCommand implements Callable<Integer> {
     private static final int BAD_FILE = 2;
@@ -42,13 +46,25 @@ final class AnalyseCommand implements Callable<Integer> {
     @Spec
     CommandSpec spec;
 
-    @Option(names = "--type", paramLabel = "TYPE", description = "Aircraft type of all files. Default: what a comment in each file says.")
-    @Nullable String type;
+    @Option(
+            names = "--type",
+            paramLabel = "TYPE",
+            description = "Aircraft type of all files. Default: what a comment in each file says.")
+    @Nullable
+    String type;
 
-    @Option(names = "--oat", paramLabel = "C", defaultValue = "15", description = "Outside air temperature, °C. Default: ${DEFAULT-VALUE}.")
+    @Option(
+            names = "--oat",
+            paramLabel = "C",
+            defaultValue = "15",
+            description = "Outside air temperature, °C. Default: ${DEFAULT-VALUE}.")
     double oat_c;
 
-    @Option(names = "--elevation", paramLabel = "FT", defaultValue = "0", description = "Elevation of the stand, ft. Default: ${DEFAULT-VALUE}.")
+    @Option(
+            names = "--elevation",
+            paramLabel = "FT",
+            defaultValue = "0",
+            description = "Elevation of the stand, ft. Default: ${DEFAULT-VALUE}.")
     double elevation_ft;
 
     @Option(names = "--json", description = "Print a JSON array and nothing else.")
@@ -58,7 +74,8 @@ final class AnalyseCommand implements Callable<Integer> {
     List<String> files = List.of();
 
     /** What became of one file: an analysis, or the sentence that says what is wrong with it. */
-    private record Result(@Nullable TraceAnalysis analysis, @Nullable String problem) {}
+    private record Result(
+            @Nullable TraceAnalysis analysis, @Nullable String problem) {}
 
     @Override
     public Integer call() throws InterruptedException {
@@ -67,14 +84,16 @@ final class AnalyseCommand implements Callable<Integer> {
         PrintWriter out = command.commandLine().getOut();
         PrintWriter err = command.commandLine().getErr();
         List<Result> results = analyseAll();
-        List<TraceAnalysis> good = results.stream().map(Result::analysis).filter(Objects::nonNull).toList();
+        List<TraceAnalysis> good =
+                results.stream().map(Result::analysis).filter(Objects::nonNull).toList();
         if (json) {
             out.println(AnalysisJson.text(good));
         } else {
             good.forEach(analysis -> out.print(AnalysisReport.of(analysis, oat_c)));
         }
         out.flush();
-        List<String> problems = results.stream().map(Result::problem).filter(Objects::nonNull).toList();
+        List<String> problems =
+                results.stream().map(Result::problem).filter(Objects::nonNull).toList();
         problems.forEach(err::println);
         err.flush();
         return problems.isEmpty() ? 0 : BAD_FILE;
@@ -82,24 +101,32 @@ final class AnalyseCommand implements Callable<Integer> {
 
     private void checkOptions(CommandSpec command) {
         if (type != null && StartProfiles.TYPES.stream().noneMatch(type.strip()::equalsIgnoreCase)) {
-            throw new ParameterException(command.commandLine(), "--type " + type + ": it is one of " + String.join(", ", StartProfiles.TYPES));
+            throw new ParameterException(
+                    command.commandLine(),
+                    "--type " + type + ": it is one of " + String.join(", ", StartProfiles.TYPES));
         }
         if (!(oat_c >= COLDEST_c && oat_c <= HOTTEST_c)) {
-            throw new ParameterException(command.commandLine(), "--oat " + oat_c + ": give " + COLDEST_c + " to " + HOTTEST_c + " °C");
+            throw new ParameterException(
+                    command.commandLine(), "--oat " + oat_c + ": give " + COLDEST_c + " to " + HOTTEST_c + " °C");
         }
         if (!(elevation_ft >= LOWEST_ft && elevation_ft <= HIGHEST_ft)) {
-            throw new ParameterException(command.commandLine(), "--elevation " + elevation_ft + ": give " + LOWEST_ft + " to " + HIGHEST_ft + " ft");
+            throw new ParameterException(
+                    command.commandLine(),
+                    "--elevation " + elevation_ft + ": give " + LOWEST_ft + " to " + HIGHEST_ft + " ft");
         }
     }
 
     private List<Result> analyseAll() throws InterruptedException {
         int atOnce = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_AT_ONCE);
-        try (ExecutorService workers = Executors.newFixedThreadPool(atOnce); Progress progress = Progress.over(files.size())) {
-            List<Future<Result>> running = files.stream().map(file -> workers.submit(() -> {
-                Result result = analyse(file);
-                progress.step();
-                return result;
-            })).toList();
+        try (ExecutorService workers = Executors.newFixedThreadPool(atOnce);
+                Progress progress = Progress.over(files.size())) {
+            List<Future<Result>> running = files.stream()
+                    .map(file -> workers.submit(() -> {
+                        Result result = analyse(file);
+                        progress.step();
+                        return result;
+                    }))
+                    .toList();
             List<Result> results = new ArrayList<>();
             for (Future<Result> one : running) {
                 results.add(one.get());
@@ -122,7 +149,10 @@ final class AnalyseCommand implements Callable<Integer> {
         } catch (MalformedInputException _) {
             return new Result(null, file + ": not UTF-8 text; expected CSV");
         } catch (IOException e) {
-            return new Result(null, file + ": cannot be read" + (Files.isDirectory(Path.of(file)) ? "; it is a folder" : ": " + e.getMessage()));
+            return new Result(
+                    null,
+                    file + ": cannot be read"
+                            + (Files.isDirectory(Path.of(file)) ? "; it is a folder" : ": " + e.getMessage()));
         } catch (java.nio.file.InvalidPathException e) {
             return new Result(null, file + ": not a file name: " + e.getReason());
         }

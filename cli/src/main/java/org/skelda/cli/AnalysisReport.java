@@ -34,7 +34,8 @@ final class AnalysisReport {
     }
 
     private void line(String format, @Nullable Object... values) {
-        text.append(values.length == 0 ? format : String.format(Locale.ROOT, format, values)).append(System.lineSeparator());
+        text.append(values.length == 0 ? format : String.format(Locale.ROOT, format, values))
+                .append(System.lineSeparator());
     }
 
     private void head(double oat_c) {
@@ -46,14 +47,17 @@ final class AnalysisReport {
             line("  A new, full battery at %.0f °C would dip to about %.1f V.", oat_c, battery.newDipAt(oat_c));
         }
         if (analysis.starterOnAtFirst()) {
-            line("  The starter was on in the first row: that start was not seen from its beginning and is not judged.");
+            line("  The starter was on in the first row: that start was not seen from its beginning and is not "
+                    + "judged.");
         } else if (attempts == 0) {
             line("  The starter never goes on: there is no start in it.");
         }
     }
 
     private void attempt(int number, AttemptReport attempt) {
-        line("  Attempt %d, starter on at %.1f s: %s", number, attempt.startedAt_us() / 1e6, attempt.outcome().code());
+        line(
+                "  Attempt %d, starter on at %.1f s: %s",
+                number, attempt.startedAt_us() / 1e6, attempt.outcome().code());
         line("    Reached    %s", milestones(attempt));
         if (attempt.findings().isEmpty()) {
             line("    Findings   none");
@@ -62,26 +66,46 @@ final class AnalysisReport {
             line("    %7.1f s  %s, %s. %s", seconds(finding.at()), finding.id(), words(finding), finding.reason());
         }
         for (Exceedance exceedance : attempt.exceedances()) {
-            line("    Exceeded   %.0f °C (allowed %.0f s): above for %.1f s from %.1f s, exceeded at %.1f s, peak %.0f °C", exceedance.limit().value(),
-                    seconds(exceedance.limit().allowed()), seconds(exceedance.dwell()), seconds(exceedance.from()), seconds(exceedance.exceededAt()), exceedance.extreme());
+            line(
+                    "    Exceeded   %.0f °C (allowed %.0f s): above for %.1f s from %.1f s, exceeded at %.1f s, "
+                            + "peak %.0f °C",
+                    exceedance.limit().value(),
+                    seconds(exceedance.limit().allowed()),
+                    seconds(exceedance.dwell()),
+                    seconds(exceedance.from()),
+                    seconds(exceedance.exceededAt()),
+                    exceedance.extreme());
         }
         for (AttemptReport.DataGap gap : attempt.gaps()) {
-            line("    No data    %s from %.1f to %.1f s", analysis.columns().get(gap.parameter()), seconds(gap.from()), seconds(gap.to()));
+            line(
+                    "    No data    %s from %.1f to %.1f s",
+                    analysis.columns().get(gap.parameter()), seconds(gap.from()), seconds(gap.to()));
         }
         for (Margin margin : attempt.margins()) {
-            line("    Margin     %-28s %7.1f %-5s limit %.1f, %.1f %s (%s)", margin.what(), margin.value(), margin.unit(), margin.limit(),
-                    Math.abs(margin.margin()), margin.margin() < 0 ? "beyond" : "inside", margin.source());
+            line(
+                    "    Margin     %-28s %7.1f %-5s limit %.1f, %.1f %s (%s)",
+                    margin.what(),
+                    margin.value(),
+                    margin.unit(),
+                    margin.limit(),
+                    Math.abs(margin.margin()),
+                    margin.margin() < 0 ? "beyond" : "inside",
+                    margin.source());
         }
         AttemptReport.Peak peak = attempt.peak();
         if (peak != null) {
-            line("    Peak       %s %.0f °C at %.1f s", analysis.profile().words(Parameter.TEMPERATURE), peak.value_c(), seconds(peak.at()));
+            line(
+                    "    Peak       %s %.0f °C at %.1f s",
+                    analysis.profile().words(Parameter.TEMPERATURE), peak.value_c(), seconds(peak.at()));
         }
     }
 
     private static String milestones(AttemptReport attempt) {
         List<String> reached = new ArrayList<>();
         for (Milestone milestone : Milestone.values()) {
-            attempt.reached(milestone).ifPresent(at -> reached.add(String.format(Locale.ROOT, "%s %.1f s", milestone.words(), seconds(at))));
+            attempt.reached(milestone)
+                    .ifPresent(
+                            at -> reached.add(String.format(Locale.ROOT, "%s %.1f s", milestone.words(), seconds(at))));
         }
         return reached.isEmpty() ? "nothing" : String.join(", ", reached);
     }

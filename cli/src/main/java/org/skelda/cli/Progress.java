@@ -18,8 +18,14 @@ final class Progress implements AutoCloseable {
     static Progress over(int files) {
         Console console = System.console();
         boolean terminal = console != null && console.isTerminal();
-        return new Progress(terminal && files >= WORTH_A_BAR
-                ? new ProgressBarBuilder().setTaskName("Analysing").setInitialMax(files).clearDisplayOnFinish().build() : null);
+        return new Progress(
+                terminal && files >= WORTH_A_BAR
+                        ? new ProgressBarBuilder()
+                                .setTaskName("Analysing")
+                                .setInitialMax(files)
+                                .clearDisplayOnFinish()
+                                .build()
+                        : null);
     }
 
     void step() {

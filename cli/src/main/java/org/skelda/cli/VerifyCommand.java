@@ -23,7 +23,9 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Checks a record. Exit 0 when it is unchanged, 1 when it was changed or resealed, 2 when the file is no record. */
-@Command(name = "verify", mixinStandardHelpOptions = true,
+@Command(
+        name = "verify",
+        mixinStandardHelpOptions = true,
         description = "Says whether a record is unchanged, which installation sealed it, and whether it is complete. "
                 + "Exit code 0: unchanged, 1: changed or sealed by another, 2: no record.")
 final class VerifyCommand implements Callable<Integer> {
@@ -35,8 +37,12 @@ final class VerifyCommand implements Callable<Integer> {
     @Spec
     CommandSpec spec;
 
-    @Option(names = "--key", paramLabel = "KEY", description = "File with the public key of the installation that the record should be of.")
-    @Nullable Path keyFile;
+    @Option(
+            names = "--key",
+            paramLabel = "KEY",
+            description = "File with the public key of the installation that the record should be of.")
+    @Nullable
+    Path keyFile;
 
     @Parameters(paramLabel = "RECORD", description = "A record that was downloaded as JSON.")
     Path file;
@@ -56,10 +62,14 @@ final class VerifyCommand implements Callable<Integer> {
             RecordVerifier.Result result = RecordVerifier.verify(text(file, MAX_BYTES));
             List<String> wrong = new ArrayList<>(result.faults());
             String sealed = sealed(result.seal(), expected, wrong);
-            out.println(file + (wrong.isEmpty() ? ": unchanged. " : ": changed. ") + result.events() + " events, head hash " + result.headHash());
+            out.println(file + (wrong.isEmpty() ? ": unchanged. " : ": changed. ") + result.events()
+                    + " events, head hash " + result.headHash());
             wrong.forEach(fault -> out.println("  " + fault));
             out.println("  " + sealed);
-            out.println("  " + (result.signed() ? "Complete: it holds its crew's signature." : "Not complete: its crew had not signed when it was written."));
+            out.println("  "
+                    + (result.signed()
+                            ? "Complete: it holds its crew's signature."
+                            : "Not complete: its crew had not signed when it was written."));
             return wrong.isEmpty() ? 0 : CHANGED;
         } catch (RecordVerifier.NotARecord | BadFile e) {
             spec.commandLine().getErr().println((e instanceof BadFile ? "" : file + ": ") + e.getMessage());
@@ -76,15 +86,20 @@ final class VerifyCommand implements Callable<Integer> {
                 yield "Sealed by nobody: anyone can have written it.";
             }
             case RecordVerifier.Seal.Broken() -> {
-                wrong.add("The seal is not of this record: it was changed, and its hashes made to fit again, by somebody without the installation's key.");
+                wrong.add("The seal is not of this record: it was changed, and its hashes made to fit again, by "
+                        + "somebody without the installation's key.");
                 yield "Sealed by nobody who holds the key it names.";
             }
-            case RecordVerifier.Seal.Fits(PublicKey key) when expected == null ->
-                "Sealed by installation " + RecordSeal.fingerprint(key) + ". Compare that with what its operator published, or give its key with --key.";
-            case RecordVerifier.Seal.Fits(PublicKey key) when expected.equals(key) -> "Sealed by the installation of the given key, " + RecordSeal.fingerprint(key) + ".";
+            case RecordVerifier.Seal.Fits(PublicKey key)
+            when expected == null ->
+                "Sealed by installation " + RecordSeal.fingerprint(key)
+                        + ". Compare that with what its operator published, or give its key with --key.";
+            case RecordVerifier.Seal.Fits(PublicKey key)
+            when expected.equals(key) ->
+                "Sealed by the installation of the given key, " + RecordSeal.fingerprint(key) + ".";
             case RecordVerifier.Seal.Fits(PublicKey key) -> {
-                wrong.add("The record was sealed by another installation, " + RecordSeal.fingerprint(key) + ", not by that of the given key, "
-                        + RecordSeal.fingerprint(expected) + ".");
+                wrong.add("The record was sealed by another installation, " + RecordSeal.fingerprint(key)
+                        + ", not by that of the given key, " + RecordSeal.fingerprint(expected) + ".");
                 yield "Sealed by installation " + RecordSeal.fingerprint(key) + ".";
             }
         };
@@ -103,9 +118,14 @@ final class VerifyCommand implements Callable<Integer> {
         try (InputStream in = Files.newInputStream(file)) {
             byte[] bytes = in.readNBytes(most + 1);
             if (bytes.length > most) {
-                throw new BadFile(file + ": over " + (most >= 1 << 20 ? (most >> 20) + " MiB" : most + " bytes") + ", which no such file is");
+                throw new BadFile(file + ": over " + (most >= 1 << 20 ? (most >> 20) + " MiB" : most + " bytes")
+                        + ", which no such file is");
             }
-            return StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (NoSuchFileException _) {
             throw new BadFile(file + ": there is no such file.");
         } catch (IOException e) {

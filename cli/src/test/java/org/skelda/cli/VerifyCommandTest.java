@@ -10,14 +10,14 @@ import java.nio.file.Path;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.NoSuchAlgorithmException;
+import java.util.Base64;
+import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.HashChain;
 import org.skelda.formats.record.RecordSeal;
-import java.util.Base64;
-import java.util.List;
-import java.util.UUID;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -26,6 +26,7 @@ class VerifyCommandTest {
 
     @TempDir
     private Path folder;
+
     private final KeyPair keys = anInstallation();
 
     private static KeyPair anInstallation() {
@@ -37,8 +38,11 @@ class VerifyCommandTest {
     }
 
     private Path key(KeyPair of) throws IOException {
-        return Files.writeString(folder.resolve("record.pub"), "-----BEGIN PUBLIC KEY-----\n" + Base64.getEncoder().encodeToString(of.getPublic().getEncoded())
-                + "\n-----END PUBLIC KEY-----\n");
+        return Files.writeString(
+                folder.resolve("record.pub"),
+                "-----BEGIN PUBLIC KEY-----\n"
+                        + Base64.getEncoder().encodeToString(of.getPublic().getEncoded())
+                        + "\n-----END PUBLIC KEY-----\n");
     }
 
     private record Run(int exit, String out, String err) {}
@@ -46,7 +50,10 @@ class VerifyCommandTest {
     private static Run run(String... arguments) {
         StringWriter out = new StringWriter();
         StringWriter err = new StringWriter();
-        int exit = SkeldaCli.commandLine().setOut(new PrintWriter(out)).setErr(new PrintWriter(err)).execute(arguments);
+        int exit = SkeldaCli.commandLine()
+                .setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(err))
+                .execute(arguments);
         return new Run(exit, out.toString(), err.toString());
     }
 
@@ -54,9 +61,13 @@ class VerifyCommandTest {
         UUID id = new UUID(1, 2);
         ObjectNode opened = (ObjectNode) JSON.readTree("""
                 {"id":"00000000-0000-0001-0000-000000000001","seq":1,"type":"Opened","v":1,"at":"2026-05-04T09:30:00Z",
-                 "actor":{"id":"p","name":"Runa Halden"},"commandId":"00000000-0000-0001-0000-000000000002","subject":"departure",
-                 "payload":{"departureId":"%s","operatorId":"o","tail":"QX-LOM","typeId":"HAVERN-2M","flight":"214","from":"QVAR","to":"QSKR",
-                 "stand":"4","latitude_deg":62.41,"longitude_deg":-10.82,"offBlock":"2026-05-04T10:10:00Z","typeHash":"a","procedureHash":"b",
+                 "actor":{"id":"p",
+                 "name":"Runa Halden"},"commandId":"00000000-0000-0001-0000-000000000002","subject":"departure",
+                 "payload":{"departureId":"%s","operatorId":"o","tail":"QX-LOM",
+                 "typeId":"HAVERN-2M","flight":"214","from":"QVAR","to":"QSKR",
+                 "stand":"4",
+                 "latitude_deg":62.41,"longitude_deg":-10.82,"offBlock":"2026-05-04T10:10:00Z",
+                 "typeHash":"a","procedureHash":"b",
                  "modifications":[]}}""".formatted(id));
         HashChain.seal(opened, HashChain.seed(id, "a", "b"));
         return DepartureRecord.write(List.of(opened.toString()), new RecordSeal(keys));
@@ -83,14 +94,16 @@ class VerifyCommandTest {
     @Test
     void whoseSealItBearsIsToldByTheKeyThatIsGiven() throws IOException {
         Path record = file(record());
-        assertThat(run("verify", "--key", key(keys).toString(), record.toString())).satisfies(run -> {
-            assertThat(run.exit()).isZero();
-            assertThat(run.out()).contains("unchanged.", "Sealed by the installation of the given key");
-        });
-        assertThat(run("verify", "--key", key(anInstallation()).toString(), record.toString())).satisfies(run -> {
-            assertThat(run.exit()).isEqualTo(1);
-            assertThat(run.out()).contains("changed.", "sealed by another installation");
-        });
+        assertThat(run("verify", "--key", key(keys).toString(), record.toString()))
+                .satisfies(run -> {
+                    assertThat(run.exit()).isZero();
+                    assertThat(run.out()).contains("unchanged.", "Sealed by the installation of the given key");
+                });
+        assertThat(run("verify", "--key", key(anInstallation()).toString(), record.toString()))
+                .satisfies(run -> {
+                    assertThat(run.exit()).isEqualTo(1);
+                    assertThat(run.out()).contains("changed.", "sealed by another installation");
+                });
         assertThat(run("verify", "--key", record.toString(), record.toString())).satisfies(run -> {
             assertThat(run.exit()).isEqualTo(2);
             assertThat(run.err()).contains("not the public key of an installation");

@@ -23,10 +23,13 @@ class AccessibilityTest extends SharedServer {
 
     @Test
     void theDeskInAllThemes() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("307");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("307");
         desk.card().waitFor();
         for (String theme : List.of("Dusk", "Night", "Day")) {
-            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).check();
+            desk.page()
+                    .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme))
+                    .check();
             Axe.findsNothing(desk.page(), "desk, " + theme);
             desk.go("Before start");
             Axe.findsNothing(desk.page(), "closed gate, " + theme);
@@ -39,15 +42,18 @@ class AccessibilityTest extends SharedServer {
 
     @Test
     void sheetsSeatsHoldAndRecord() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
         desk.waitForCard("Held for");
         Axe.findsNothing(desk.page(), "on hold");
         desk.press("?");
         desk.text("record a deviation").waitFor();
         Axe.findsNothing(desk.page(), "keys");
         desk.press("Escape");
-        desk.page().getByRole(AriaRole.DIALOG).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        desk.page()
+                .getByRole(AriaRole.DIALOG)
+                .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
         desk.press("s");
         desk.text("Seats and roles").waitFor();
         Axe.findsNothing(desk.page(), "seats");
@@ -60,7 +66,8 @@ class AccessibilityTest extends SharedServer {
 
     @Test
     void everyDialogOfTheDesk() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("307");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("307");
         desk.card().waitFor();
         aDialog(desk, "d", "Why it is not done as written");
         aDialog(desk, "h", "Fueller");
@@ -76,13 +83,16 @@ class AccessibilityTest extends SharedServer {
         desk.page().getByRole(AriaRole.DIALOG).getByText(words).first().waitFor();
         Axe.findsNothing(desk.page(), "dialog: " + words);
         desk.press("Escape");
-        desk.page().getByRole(AriaRole.DIALOG).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        desk.page()
+                .getByRole(AriaRole.DIALOG)
+                .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 
     @Test
     void aDepartureWithoutASeatAndAnAddressWithoutAPage() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("312");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("312");
         desk.text("Take it, flying").waitFor();
         Axe.findsNothing(desk.page(), "no seat taken yet");
         desk.page().navigate(server.address() + "/nowhere");
@@ -98,14 +108,20 @@ class AccessibilityTest extends SharedServer {
         start.starterOnAir();
         start.waitForCall("ON_TRACK", 10);
         for (String theme : new String[] {"Day", "Dusk", "Night"}) {
-            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();
+            desk.page()
+                    .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme))
+                    .first()
+                    .check();
             Axe.findsNothing(desk.page(), "start, " + theme);
         }
         desk.page().locator("h1").first().focus();
         start.press("f");
         start.waitForCall("CUT_FUEL", 60);
         Axe.findsNothing(desk.page(), "cut the fuel, Night");
-        desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Day")).first().check();
+        desk.page()
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Day"))
+                .first()
+                .check();
         Axe.findsNothing(desk.page(), "cut the fuel, Day");
     }
 
@@ -121,7 +137,10 @@ class AccessibilityTest extends SharedServer {
         desk.press("Space");
         desk.text("does Ng turn?").waitFor();
         for (String theme : new String[] {"Dusk", "Night", "Day"}) {
-            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();
+            desk.page()
+                    .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme))
+                    .first()
+                    .check();
             Axe.findsNothing(desk.page(), "a question, " + theme);
         }
         desk.page().locator("h1").first().focus();
@@ -137,17 +156,24 @@ class AccessibilityTest extends SharedServer {
     @Test
     void smallerScreensKeepTheNextLineAndTheSoonestClockInView() {
         for (int[] size : new int[][] {{1280, 680}, {1024, 700}, {390, 780}}) {
-            DeskOfDeparture desk = CrewMember.signIn(browsers.page(size[0], size[1]), server.address(), "Malin Oddsrud").open("307");
+            DeskOfDeparture desk = CrewMember.signIn(browsers.page(size[0], size[1]), server.address(), "Malin Oddsrud")
+                    .open("307");
             desk.card().waitFor();
             String name = size[0] + " x " + size[1];
             Axe.findsNothing(desk.page(), name);
-            Object fits = desk.page().evaluate("() => { const b = document.querySelector('[data-testid=line-card] button').getBoundingClientRect(); "
-                    + "return b.bottom <= innerHeight && b.right <= innerWidth && document.documentElement.scrollWidth <= innerWidth; }");
+            Object fits = desk.page()
+                    .evaluate("() => { const b = document.querySelector('[data-testid=line-card] "
+                            + "button').getBoundingClientRect(); "
+                            + "return b.bottom <= innerHeight && b.right <= innerWidth && "
+                            + "document.documentElement.scrollWidth <= innerWidth; }");
             assertThat(fits).as("the answer's button is in view at " + name).isEqualTo(true);
             everyWayToAnswerAMeasuredLineIsInView(desk, size[1]);
             if (size[0] < 1280) {
                 desk.press("c");
-                desk.page().getByRole(AriaRole.DIALOG).getByText("Navigation mode").waitFor();
+                desk.page()
+                        .getByRole(AriaRole.DIALOG)
+                        .getByText("Navigation mode")
+                        .waitFor();
                 Axe.findsNothing(desk.page(), "clocks drawer at " + name);
             }
         }
@@ -160,8 +186,12 @@ class AccessibilityTest extends SharedServer {
         desk.press("g");
         desk.press("o");
         desk.lookAheadTo("Hydraulic quantity");
-        Object bottom = desk.page().evaluate("() => Math.max(...[...document.querySelectorAll('[data-testid=line-card] button')].map(b => b.getBoundingClientRect().bottom))");
-        assertThat(((Number) bottom).doubleValue()).as("lowest button of a measured line, in a page " + height + " high").isLessThanOrEqualTo(height);
+        Object bottom = desk.page()
+                .evaluate("() => Math.max(...[...document.querySelectorAll('[data-testid=line-card] button')].map(b "
+                        + "=> b.getBoundingClientRect().bottom))");
+        assertThat(((Number) bottom).doubleValue())
+                .as("lowest button of a measured line, in a page " + height + " high")
+                .isLessThanOrEqualTo(height);
         desk.press("Escape");
     }
 }

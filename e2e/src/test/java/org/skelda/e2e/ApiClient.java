@@ -18,7 +18,10 @@ final class ApiClient {
     static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).connectTimeout(Duration.ofSeconds(2)).build();
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(cookies)
+            .connectTimeout(Duration.ofSeconds(2))
+            .build();
     private final String address;
 
     private ApiClient(String address) {
@@ -31,7 +34,8 @@ final class ApiClient {
     static ApiClient signIn(TestServer server, String account) {
         ApiClient client = new ApiClient(server.address());
         client.get("/api/session");
-        Answer answer = client.post("/api/session", "{\"account\":\"" + account + "\",\"password\":\"" + CrewMember.PASSWORD + "\"}");
+        Answer answer = client.post(
+                "/api/session", "{\"account\":\"" + account + "\",\"password\":\"" + CrewMember.PASSWORD + "\"}");
         if (answer.status() != 200) {
             throw new IllegalStateException("could not sign in: " + answer.body());
         }
@@ -43,8 +47,10 @@ final class ApiClient {
     }
 
     Answer post(String path, String body) {
-        return send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token()).POST(HttpRequest.BodyPublishers.ofString(body)));
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
     /** Sends a command under a new id. @param fields further JSON fields, without braces; may be empty */
@@ -53,8 +59,10 @@ final class ApiClient {
     }
 
     Answer command(String departureId, UUID commandId, long seen, String ask, String fields) {
-        return post("/api/departures/" + departureId + "/commands", "{\"commandId\":\"" + commandId + "\",\"seen\":" + seen
-                + ",\"ask\":\"" + ask + "\"" + (fields.isEmpty() ? "" : "," + fields) + "}");
+        return post(
+                "/api/departures/" + departureId + "/commands",
+                "{\"commandId\":\"" + commandId + "\",\"seen\":" + seen + ",\"ask\":\"" + ask + "\""
+                        + (fields.isEmpty() ? "" : "," + fields) + "}");
     }
 
     List<JsonNode> events(String departureId) {
@@ -63,18 +71,25 @@ final class ApiClient {
 
     /** The id of today's departure with this flight number. */
     String departure(String flight) {
-        return get("/api/departures").values().stream().filter(row -> row.path("flight").asString().equals(flight))
-                .map(row -> row.path("id").asString()).findFirst().orElseThrow();
+        return get("/api/departures").values().stream()
+                .filter(row -> row.path("flight").asString().equals(flight))
+                .map(row -> row.path("id").asString())
+                .findFirst()
+                .orElseThrow();
     }
 
     private String token() {
-        return cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue).findFirst().orElse("");
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
     }
 
     private Answer send(HttpRequest.Builder request) {
         try {
-            HttpResponse<String> response = http.send(request.timeout(Duration.ofSeconds(10)).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> response =
+                    http.send(request.timeout(Duration.ofSeconds(10)).build(), HttpResponse.BodyHandlers.ofString());
             String body = response.body();
             return new Answer(response.statusCode(), body.isBlank() ? JSON.createObjectNode() : JSON.readTree(body));
         } catch (IOException e) {

@@ -13,13 +13,19 @@ final class Axe {
 
     /** @param what the page, for the message of a failure */
     static void findsNothing(Page page, String what) {
-        List<String> found = new AxeBuilder(page).setLegacyMode(true).analyze().getViolations().stream()
-                .filter(rule -> rule.getImpact().equals("serious") || rule.getImpact().equals("critical"))
-                .map(Axe::inWords).toList();
+        List<String> found = new AxeBuilder(page)
+                .setLegacyMode(true).analyze().getViolations().stream()
+                        .filter(rule -> rule.getImpact().equals("serious")
+                                || rule.getImpact().equals("critical"))
+                        .map(Axe::inWords)
+                        .toList();
         assertThat(found).as(what).isEmpty();
     }
 
     private static String inWords(Rule rule) {
-        return rule.getId() + ": " + rule.getHelp() + " at " + rule.getNodes().stream().map(node -> node.getTarget() + " " + node.getHtml()).toList();
+        return rule.getId() + ": " + rule.getHelp() + " at "
+                + rule.getNodes().stream()
+                        .map(node -> node.getTarget() + " " + node.getHtml())
+                        .toList();
     }
 }

@@ -3,7 +3,6 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -34,11 +33,16 @@ class BackupTest {
         assertThat(skelda("restore", backup, elsewhere)).contains("Restored");
         assertThat(skelda("restore", backup, elsewhere)).contains("is not empty; it was left alone");
         try (TestServer server = TestServer.startOn(elsewhere, 1)) {
-            assertThat(hashes(ApiClient.signIn(server, "oddsrud"), departure)).isNotEmpty().isEqualTo(before);
+            assertThat(hashes(ApiClient.signIn(server, "oddsrud"), departure))
+                    .isNotEmpty()
+                    .isEqualTo(before);
         }
     }
 
-    /** The server runs and is worked meanwhile: what was acknowledged before the backup began is in it, and nothing else is lost by it. */
+    /**
+     * The server runs and is worked meanwhile: what was acknowledged before the backup began is in it, and nothing else
+     * is lost by it.
+     */
     @Test
     void aRunningServerIsBackedUpUnderLoad(@TempDir Path folder) throws Exception {
         Path backup = folder.resolve("backup.zip");
@@ -48,14 +52,26 @@ class BackupTest {
         try (TestServer server = TestServer.start(1)) {
             ApiClient crew = ApiClient.signIn(server, "halden");
             departure = crew.departure("214");
-            crew.command(departure, UUID.randomUUID(), Integer.MAX_VALUE, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"");
+            crew.command(
+                    departure,
+                    UUID.randomUUID(),
+                    Integer.MAX_VALUE,
+                    "TAKE_SEAT",
+                    "\"seat\":\"LEFT\",\"role\":\"FLYING\"");
             AtomicBoolean go = new AtomicBoolean(true);
             List<String> answered = Collections.synchronizedList(new ArrayList<>());
             Thread load = Thread.ofVirtual().start(() -> {
                 while (go.get()) {
                     for (String ask : new String[] {"ANSWER", "UNDO"}) {
                         UUID command = UUID.randomUUID();
-                        if (crew.command(departure, command, Integer.MAX_VALUE, ask, "\"line\":\"walk-around/nose-gear\"").status() == 200) {
+                        if (crew.command(
+                                                departure,
+                                                command,
+                                                Integer.MAX_VALUE,
+                                                ask,
+                                                "\"line\":\"walk-around/nose-gear\"")
+                                        .status()
+                                == 200) {
                             answered.add(command.toString());
                         }
                     }
@@ -74,7 +90,9 @@ class BackupTest {
         }
         try (TestServer server = TestServer.startOn(elsewhere, 1)) {
             List<String> commands = new ArrayList<>();
-            ApiClient.signIn(server, "halden").events(departure).forEach(event -> commands.add(event.path("commandId").asString()));
+            ApiClient.signIn(server, "halden")
+                    .events(departure)
+                    .forEach(event -> commands.add(event.path("commandId").asString()));
             assertThat(commands).containsAll(acknowledged).doesNotHaveDuplicates();
         }
     }
@@ -86,8 +104,14 @@ class BackupTest {
     }
 
     private static String skelda(String command, Path file, Path data) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(System.getProperty("skelda.cli", "../skelda"), command, file.toString(), "--data", data.toString())
-                .redirectErrorStream(true).start();
+        Process process = new ProcessBuilder(
+                        System.getProperty("skelda.cli", "../skelda"),
+                        command,
+                        file.toString(),
+                        "--data",
+                        data.toString())
+                .redirectErrorStream(true)
+                .start();
         String output = new String(process.getInputStream().readAllBytes());
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
         return output;

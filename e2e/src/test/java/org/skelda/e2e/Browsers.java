@@ -18,12 +18,20 @@ final class Browsers implements AutoCloseable {
     private static final double PATIENCE_MS = 30_000;
     private static final int REMEMBERED = 40;
 
-    private final Playwright playwright = Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                    "--disable-component-update", "--disable-sync")));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
     private final List<String> errors = new ArrayList<>();
     private final Deque<String> requests = new ArrayDeque<>();
 
@@ -34,7 +42,10 @@ final class Browsers implements AutoCloseable {
 
     /** A tablet held across: touch only, as the browser sees it. */
     Page tablet() {
-        return page(new Browser.NewContextOptions().setViewportSize(1024, 700).setHasTouch(true).setIsMobile(true));
+        return page(new Browser.NewContextOptions()
+                .setViewportSize(1024, 700)
+                .setHasTouch(true)
+                .setIsMobile(true));
     }
 
     private Page page(Browser.NewContextOptions options) {

@@ -33,9 +33,11 @@ class ColdToSignedTest {
 
     @Test
     void fromColdAndDarkToASignedRecord() throws Exception {
-        DeskOfDeparture captain = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        DeskOfDeparture captain =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         captain.takeSeat("Left", "flying");
-        DeskOfDeparture officer = CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
+        DeskOfDeparture officer =
+                CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
         officer.takeSeat("Right", "monitoring");
 
         Crew.work("First look", captain);
@@ -82,8 +84,12 @@ class ColdToSignedTest {
         captain.type("22.9");
         captain.press("Enter");
         captain.waitUntilChanged(before);
-        assertThat(captain.cardText()).contains("22.9 V", "outside", "0.3 V beyond the limit of 23.2 V",
-                "Source: Havern 2M, APU, battery for its start");
+        assertThat(captain.cardText())
+                .contains(
+                        "22.9 V",
+                        "outside",
+                        "0.3 V beyond the limit of 23.2 V",
+                        "Source: Havern 2M, APU, battery for its start");
     }
 
     private static void holdAndComeBack(DeskOfDeparture captain) {
@@ -115,13 +121,20 @@ class ColdToSignedTest {
         captain.press("ArrowUp");
         captain.waitForCard("Fuel shut-off bars");
         captain.press("u");
-        captain.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON,
-                new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Take back")).click();
-        captain.page().getByRole(AriaRole.DIALOG).waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        captain.page()
+                .getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Take back"))
+                .click();
+        captain.page()
+                .getByRole(AriaRole.DIALOG)
+                .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
         captain.press("Escape");
         // The dialog closes before the server has answered; only then is the line the next one again.
-        captain.page().waitForCondition(() -> captain.cardText().startsWith("Now") && captain.line().equals("Fuel shut-off bars"));
+        captain.page()
+                .waitForCondition(() ->
+                        captain.cardText().startsWith("Now") && captain.line().equals("Fuel shut-off bars"));
     }
 
     /** The captain's hands start it on the simulated aircraft; the officer's desk shows the same. */
@@ -158,8 +171,10 @@ class ColdToSignedTest {
     }
 
     private static Path download(DeskOfDeparture captain) {
-        Download download = captain.page().waitForDownload(() -> captain.page()
-                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download as JSON")).click());
+        Download download = captain.page()
+                .waitForDownload(() -> captain.page()
+                        .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download as JSON"))
+                        .click());
         Path file = server.data().resolve("record.json");
         download.saveAs(file);
         return file;
@@ -175,7 +190,8 @@ class ColdToSignedTest {
 
     private static String verify(Path record) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(System.getProperty("skelda.cli", "../skelda"), "verify", record.toString())
-                .redirectErrorStream(true).start();
+                .redirectErrorStream(true)
+                .start();
         String output = new String(process.getInputStream().readAllBytes());
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
         return output;

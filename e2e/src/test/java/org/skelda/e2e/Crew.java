@@ -8,7 +8,10 @@ final class Crew {
 
     private Crew() {}
 
-    /** Works a procedure to its end; the desks are tried in turn, so that a challenge is answered by one and confirmed by the other. */
+    /**
+     * Works a procedure to its end; the desks are tried in turn, so that a challenge is answered by one and confirmed
+     * by the other.
+     */
     static void work(String procedure, DeskOfDeparture... desks) {
         for (DeskOfDeparture desk : desks) {
             desk.go(procedure);

@@ -15,15 +15,19 @@ record CrewMember(String name, Page page, String address) {
 
     static CrewMember signIn(Page page, String address, String name) {
         page.navigate(address);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today")).waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today"))
+                .waitFor();
         return new CrewMember(name, page, address);
     }
 
     /** Opens a departure from Today by its flight number. */
     DeskOfDeparture open(String flight) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flight " + flight)).click();
-        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Desk")).waitFor();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flight " + flight))
+                .click();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Desk"))
+                .waitFor();
         return new DeskOfDeparture(this);
     }
 }

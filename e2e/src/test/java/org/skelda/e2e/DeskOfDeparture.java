@@ -8,10 +8,37 @@ import java.util.Map;
 /** What a crew member does at the desk of a departure, and what they see there. */
 final class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
-    private static final Map<String, String> READINGS = joined(Map.of("Outside air temperature", "9", "Tailwind", "3", "Duct pressure before starter 2", "241", "Duct pressure before starter 1", "240"), Map.of(
-            "Battery volts, loaded", "24.6", "Hydraulic quantity", "91", "Crew oxygen pressure", "11.4", "Engine 2 oil quantity", "14.5",
-            "Brake accumulator", "11.2", "Engine 1 oil quantity", "13", "Engine 2 EGT before the starter", "62",
-            "Engine 2 oil pressure at idle", "244", "Engine 1 EGT before the starter", "58", "Engine 1 oil pressure at idle", "251"));
+    private static final Map<String, String> READINGS = joined(
+            Map.of(
+                    "Outside air temperature",
+                    "9",
+                    "Tailwind",
+                    "3",
+                    "Duct pressure before starter 2",
+                    "241",
+                    "Duct pressure before starter 1",
+                    "240"),
+            Map.of(
+                    "Battery volts, loaded",
+                    "24.6",
+                    "Hydraulic quantity",
+                    "91",
+                    "Crew oxygen pressure",
+                    "11.4",
+                    "Engine 2 oil quantity",
+                    "14.5",
+                    "Brake accumulator",
+                    "11.2",
+                    "Engine 1 oil quantity",
+                    "13",
+                    "Engine 2 EGT before the starter",
+                    "62",
+                    "Engine 2 oil pressure at idle",
+                    "244",
+                    "Engine 1 EGT before the starter",
+                    "58",
+                    "Engine 1 oil pressure at idle",
+                    "251"));
 
     private final CrewMember who;
     private final Page page;
@@ -36,7 +63,10 @@ final class DeskOfDeparture {
     }
 
     void takeSeat(String seat, String role) {
-        page.getByText(seat + " seat").locator("xpath=..").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it, " + role)).click();
+        page.getByText(seat + " seat")
+                .locator("xpath=..")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it, " + role))
+                .click();
         card().waitFor();
     }
 
@@ -66,9 +96,15 @@ final class DeskOfDeparture {
     /** Goes to a procedure on the thread. */
     void go(String procedure) {
         Locator step = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Preparation"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + procedure + "\\b")));
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName(java.util.regex.Pattern.compile("^" + procedure + "\\b")));
         step.click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(procedure).setExact(true)).waitFor();
+        page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName(procedure).setExact(true))
+                .waitFor();
     }
 
     /** Looks ahead in the displayed procedure until a line is displayed. */
@@ -88,15 +124,22 @@ final class DeskOfDeparture {
         card().getByText(text).first().waitFor();
     }
 
-    /** Answers line after line of the displayed procedure until it is complete, upon which the desk goes on by itself. */
+    /**
+     * Answers line after line of the displayed procedure until it is complete, upon which the desk goes on by itself.
+     */
     void answerToItsEnd() {
         String procedure = title();
-        for (String before = cardText(); title().equals(procedure) && !before.contains(" is complete"); before = cardText()) {
+        for (String before = cardText();
+                title().equals(procedure) && !before.contains(" is complete");
+                before = cardText()) {
             answerByKey(before);
         }
     }
 
-    /** Answers the displayed line with its own key, typing the value of a measured one. Waits until the card has changed. */
+    /**
+     * Answers the displayed line with its own key, typing the value of a measured one. Waits until the card has
+     * changed.
+     */
     void answerByKey() {
         answerByKey(cardText());
     }
@@ -123,7 +166,10 @@ final class DeskOfDeparture {
             type(reading);
             press("Enter");
         } else {
-            press(card().getAttribute("data-kind").equals("CAUTION") && !before.contains("On hold") ? "Enter" : "Space");
+            press(
+                    card().getAttribute("data-kind").equals("CAUTION") && !before.contains("On hold")
+                            ? "Enter"
+                            : "Space");
         }
         waitUntilChanged(before);
     }
@@ -147,12 +193,19 @@ final class DeskOfDeparture {
     /** Whether the displayed line can be answered by this person now. */
     boolean canAnswer() {
         String text = cardText();
-        return !text.contains("Opens in") && !text.contains("it opens by itself") && !text.contains("Your response is given") && !text.contains(" is complete")
-                && !text.contains("comes first") && !text.contains("is not complete") && !text.contains("has not been started");
+        return !text.contains("Opens in")
+                && !text.contains("it opens by itself")
+                && !text.contains("Your response is given")
+                && !text.contains(" is complete")
+                && !text.contains("comes first")
+                && !text.contains("is not complete")
+                && !text.contains("has not been started");
     }
 
     void click(String button) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button)).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
+                .first()
+                .click();
     }
 
     Locator text(String text) {

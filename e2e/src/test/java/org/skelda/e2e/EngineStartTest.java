@@ -29,7 +29,9 @@ class EngineStartTest extends StartJourney {
         assertThat(start.verdict().innerText()).contains("Engine 2: cut the fuel");
         start.press("f");
         start.waitForCall("AFTER_CUT", 5);
-        assertThat(log(desk).get("FindingRaised")).extracting(event -> event.path("payload").path("id").asString()).contains("HUNG_START");
+        assertThat(log(desk).get("FindingRaised"))
+                .extracting(event -> event.path("payload").path("id").asString())
+                .contains("HUNG_START");
     }
 
     @Test
@@ -39,11 +41,16 @@ class EngineStartTest extends StartJourney {
         start.starterOnAir();
         start.spoolAt(23);
         start.press("f");
-        desk.page().locator("li[data-state='NOW']").getByText("Light-off within 12 s").waitFor();
+        desk.page()
+                .locator("li[data-state='NOW']")
+                .getByText("Light-off within 12 s")
+                .waitFor();
         start.waitForCall("CUT_FUEL", 20);
         start.press("f");
         desk.text("Leave the starter ON for the rest of its 30 s").waitFor();
-        assertThat(log(desk).get("FindingRaised")).extracting(event -> event.path("payload").path("id").asString()).containsExactly("NO_LIGHT_OFF");
+        assertThat(log(desk).get("FindingRaised"))
+                .extracting(event -> event.path("payload").path("id").asString())
+                .containsExactly("NO_LIGHT_OFF");
     }
 
     @Test
@@ -58,18 +65,27 @@ class EngineStartTest extends StartJourney {
         desk.waitForCard("Oil pressure at idle");
         Map<String, List<JsonNode>> log = log(desk);
         assertThat(outcomes(log)).containsExactly("NORMAL");
-        assertThat(log.get("AttemptEnded").getFirst().path("payload").path("dip_v").doubleValue()).isBetween(15.0, 20.0);
+        assertThat(log.get("AttemptEnded")
+                        .getFirst()
+                        .path("payload")
+                        .path("dip_v")
+                        .doubleValue())
+                .isBetween(15.0, 20.0);
         desk.press("ArrowUp");
         isJudgedTheSameByTheCommandLine(desk);
         assertThat(browsers.errors()).isEmpty();
     }
 
     private void isJudgedTheSameByTheCommandLine(DeskOfDeparture desk) throws Exception {
-        Download download = desk.page().waitForDownload(() -> desk.page()
-                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Trace as CSV")).click());
+        Download download = desk.page()
+                .waitForDownload(() -> desk.page()
+                        .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Trace as CSV"))
+                        .click());
         Path trace = server.data().resolve("trace.csv");
         download.saveAs(trace);
-        Process analysed = new ProcessBuilder(System.getProperty("skelda.cli", "../skelda"), "analyse", "--json", trace.toString()).start();
+        Process analysed = new ProcessBuilder(
+                        System.getProperty("skelda.cli", "../skelda"), "analyse", "--json", trace.toString())
+                .start();
         assertThat(new String(analysed.getInputStream().readAllBytes())).contains("NORMAL");
         assertThat(Files.readString(trace)).startsWith("# type: LOMVI-T1");
     }

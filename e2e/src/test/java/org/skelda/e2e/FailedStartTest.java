@@ -112,21 +112,29 @@ class FailedStartTest extends StartJourney {
             desk.page().reload();
             desk.card().waitFor();
         }
-        desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(reloaded ? "Night" : "Day")).first().check();
+        desk.page()
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(reloaded ? "Night" : "Day"))
+                .first()
+                .check();
         desk.page().locator("h1").first().focus();
         desk.press("g");
         desk.press("h");
         TestServer.pause(400);
         pictureAsItIs(desk, "keys-list-" + (reloaded ? "night" : "day"));
-        assertThat(desk.page().getByRole(AriaRole.DIALOG).count()).as("no hold is opened").isZero();
+        assertThat(desk.page().getByRole(AriaRole.DIALOG).count())
+                .as("no hold is opened")
+                .isZero();
         desk.go("Start engine 2");
         desk.press("d");
         desk.waitForCursorIn("Why it is not done as written");
         desk.page().keyboard().type("7 of 9 seen");
         pictureAsItIs(desk, "keys-dialog-" + (reloaded ? "night" : "day"));
-        assertThat(desk.page().getByLabel("Why it is not done as written").inputValue()).isEqualTo("7 of 9 seen");
+        assertThat(desk.page().getByLabel("Why it is not done as written").inputValue())
+                .isEqualTo("7 of 9 seen");
         desk.press("Escape");
-        desk.page().getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions()
-                .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        desk.page()
+                .getByRole(AriaRole.DIALOG)
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 }

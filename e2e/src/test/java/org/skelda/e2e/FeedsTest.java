@@ -32,18 +32,28 @@ class FeedsTest {
     }
 
     private static Locator link(Page page, String name) {
-        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     /** Sends one reading. @return the status of the answer */
     private static int send(String address, String authorization) throws Exception {
-        String line = "{\"t\":\"" + Instant.now() + "\",\"subject\":\"engine:2\",\"n2_pct\":0,\"egt_c\":20,\"starter\":0,\"fuel\":0}\n";
-        return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(address)).header("Content-Type", "application/x-ndjson")
-                .header("Authorization", authorization).POST(HttpRequest.BodyPublishers.ofString(line)).build(), HttpResponse.BodyHandlers.discarding()).statusCode();
+        String line = "{\"t\":\"" + Instant.now()
+                + "\",\"subject\":\"engine:2\",\"n2_pct\":0,\"egt_c\":20,\"starter\":0,\"fuel\":0}\n";
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(address))
+                                .header("Content-Type", "application/x-ndjson")
+                                .header("Authorization", authorization)
+                                .POST(HttpRequest.BodyPublishers.ofString(line))
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding())
+                .statusCode();
     }
 
     @Test
@@ -54,7 +64,8 @@ class FeedsTest {
         page.getByLabel("Tail").selectOption("QX-TRY");
         page.getByLabel("What sends it").fill("Recorder of QX-TRY");
         button(page, "Issue a feed").click();
-        Locator issued = page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("not shown again"));
+        Locator issued =
+                page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("not shown again"));
         issued.waitFor();
         Axe.findsNothing(page, "feeds");
         String address = issued.getByText("POST ").innerText().replace("POST ", "");

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** A hot start is cut within the seconds of its forecast, or it is a real exceedance: at life's own speed, with nothing beside it. */
+/**
+ * A hot start is cut within the seconds of its forecast, or it is a real exceedance: at life's own speed, with nothing
+ * beside it.
+ */
 @Tag("quiet")
 class HotStartTest extends StartJourney {
     HotStartTest() {

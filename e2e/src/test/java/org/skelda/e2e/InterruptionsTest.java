@@ -8,7 +8,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was. */
+/**
+ * Reload, closed browser, lost link, killed server: nothing acknowledged is lost, and the page goes on where it was.
+ */
 class InterruptionsTest {
     private static final int A_MINUTE_MS = 60_000;
 
@@ -22,7 +24,8 @@ class InterruptionsTest {
         server = TestServer.start(1);
         browsers = new Browsers();
         link = new CuttableLink(server);
-        captain = CrewMember.signIn(browsers.page(1280, 800), link.address(), "Runa Halden").open("214");
+        captain = CrewMember.signIn(browsers.page(1280, 800), link.address(), "Runa Halden")
+                .open("214");
         captain.takeSeat("Left", "flying");
         captain.go("Safety and power");
         captain.answerByKey();
@@ -47,8 +50,12 @@ class InterruptionsTest {
 
     @Test
     void aClosedBrowserComesBackSignedIn() {
-        assertThat(captain.page().context().cookies()).filteredOn(cookie -> cookie.name.equals("SKELDA")).singleElement()
-                .satisfies(cookie -> assertThat(cookie.expires).as("the session outlives the browser").isGreaterThan(0));
+        assertThat(captain.page().context().cookies())
+                .filteredOn(cookie -> cookie.name.equals("SKELDA"))
+                .singleElement()
+                .satisfies(cookie -> assertThat(cookie.expires)
+                        .as("the session outlives the browser")
+                        .isGreaterThan(0));
         String address = captain.address();
         Page again = browsers.watched(captain.page().context().newPage());
         captain.page().close();
@@ -72,7 +79,8 @@ class InterruptionsTest {
         captain.page().reload();
         captain.waitForCard("Flap lever");
         ApiClient api = ApiClient.signIn(server, "halden");
-        assertThat(api.events(captain.departureId()).stream().filter(event -> event.path("subject").asString().equals("line:safety-power/gear-lever")))
+        assertThat(api.events(captain.departureId()).stream()
+                        .filter(event -> event.path("subject").asString().equals("line:safety-power/gear-lever")))
                 .hasSize(1);
     }
 

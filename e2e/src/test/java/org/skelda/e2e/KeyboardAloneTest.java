@@ -13,7 +13,8 @@ class KeyboardAloneTest {
 
     @Test
     void fromSigningInToAMeasuredLine() {
-        try (TestServer server = TestServer.start(1); Browsers browsers = new Browsers()) {
+        try (TestServer server = TestServer.start(1);
+                Browsers browsers = new Browsers()) {
             Page page = browsers.page(1280, 800);
             page.navigate(server.address());
             page.getByLabel("Name").waitFor();
@@ -21,7 +22,8 @@ class KeyboardAloneTest {
             page.keyboard().press("Tab");
             page.keyboard().type(CrewMember.PASSWORD);
             page.keyboard().press("Enter");
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today")).waitFor();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today"))
+                    .waitFor();
             tabTo(page, "Flight 214");
             page.keyboard().press("Enter");
             tabTo(page, "Take it, flying");
@@ -46,7 +48,10 @@ class KeyboardAloneTest {
     private static void tabTo(Page page, String name) {
         for (int i = 0; i < 60; i++) {
             page.keyboard().press("Tab");
-            String focused = (String) page.evaluate("() => { const e = document.activeElement; return e === document.body ? '' : (e.getAttribute('aria-label') ?? '') + ' ' + (e.labels?.[0]?.textContent ?? '') + e.textContent; }");
+            String focused = (String)
+                    page.evaluate("() => { const e = document.activeElement; return e === document.body ? '' : "
+                            + "(e.getAttribute('aria-label') ?? '') + ' ' + (e.labels?.[0]?.textContent ?? "
+                            + "'') + e.textContent; }");
             if (focused.contains(name)) {
                 return;
             }
@@ -65,17 +70,21 @@ class KeyboardAloneTest {
 
     private static void aHeldKeyAnswersOneLine(DeskOfDeparture desk) {
         TestServer.pause(450);
-        // In one go: a busy machine may take longer between two presses of a real key than the quarter of a second that this is about.
+        // In one go: a busy machine may take longer between two presses of a real key than the quarter of a second that
+        // this is about.
         desk.page().evaluate("""
                 () => {
-                    const press = (type, repeat) => document.activeElement.dispatchEvent(new KeyboardEvent(type, { key: ' ', code: 'Space', repeat, bubbles: true, cancelable: true }));
+                    const press = (type, repeat) => document.activeElement.dispatchEvent(new KeyboardEvent(type, { \
+                    key: ' ', code: 'Space', repeat, bubbles: true, cancelable: true }));
                     for (let i = 0; i < 8; i++) press('keydown', i > 0);
                     press('keyup', false);
                     press('keydown', false);
                 }
                 """);
         TestServer.pause(300);
-        assertThat(desk.line()).as("held down and pressed twice, Space answers one line").isEqualTo("Landing gear lever");
+        assertThat(desk.line())
+                .as("held down and pressed twice, Space answers one line")
+                .isEqualTo("Landing gear lever");
     }
 
     private static void upToTheVolts(DeskOfDeparture desk) {
@@ -126,7 +135,9 @@ class KeyboardAloneTest {
         desk.press("u");
         desk.waitForDialog();
         desk.press("Enter");
-        desk.page().getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        desk.page()
+                .getByRole(AriaRole.DIALOG)
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
         desk.waitForCard("Standby power");
         desk.press("Escape");
     }

@@ -39,7 +39,8 @@ class KilledUnderLoadTest {
         assertThat(acknowledged).as("answers that were compared").hasSizeGreaterThan(KILLS * 20);
     }
 
-    private static void loadAndKill(TestServer server, ApiClient left, ApiClient right, List<Acknowledged> acknowledged) {
+    private static void loadAndKill(
+            TestServer server, ApiClient left, ApiClient right, List<Acknowledged> acknowledged) {
         AtomicBoolean go = new AtomicBoolean(true);
         List<Thread> load = new ArrayList<>();
         for (String flight : FLIGHTS) {
@@ -47,7 +48,8 @@ class KilledUnderLoadTest {
             sit(left, id, "\"seat\":\"LEFT\",\"role\":\"FLYING\"", acknowledged);
             sit(right, id, "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"", acknowledged);
             load.add(Thread.ofVirtual().start(() -> tickAndTakeBack(left, id, "safety-power/radar", go, acknowledged)));
-            load.add(Thread.ofVirtual().start(() -> tickAndTakeBack(right, id, "walk-around/nose-gear", go, acknowledged)));
+            load.add(Thread.ofVirtual()
+                    .start(() -> tickAndTakeBack(right, id, "walk-around/nose-gear", go, acknowledged)));
         }
         TestServer.pause(LOAD_MS);
         server.kill();
@@ -65,7 +67,8 @@ class KilledUnderLoadTest {
         keep(client, id, UUID.randomUUID(), "TAKE_SEAT", fields, acknowledged);
     }
 
-    private static void tickAndTakeBack(ApiClient client, String id, String line, AtomicBoolean go, List<Acknowledged> acknowledged) {
+    private static void tickAndTakeBack(
+            ApiClient client, String id, String line, AtomicBoolean go, List<Acknowledged> acknowledged) {
         try {
             while (go.get()) {
                 keep(client, id, UUID.randomUUID(), "ANSWER", "\"line\":\"" + line + "\"", acknowledged);
@@ -76,10 +79,15 @@ class KilledUnderLoadTest {
         }
     }
 
-    private static void keep(ApiClient client, String id, UUID command, String ask, String fields, List<Acknowledged> acknowledged) {
+    private static void keep(
+            ApiClient client, String id, UUID command, String ask, String fields, List<Acknowledged> acknowledged) {
         ApiClient.Answer answer = client.command(id, command, Integer.MAX_VALUE, ask, fields);
         if (answer.status() == 200) {
-            acknowledged.add(new Acknowledged(id, command, answer.body().path("first").longValue(), answer.body().path("last").longValue()));
+            acknowledged.add(new Acknowledged(
+                    id,
+                    command,
+                    answer.body().path("first").longValue(),
+                    answer.body().path("last").longValue()));
         }
     }
 
@@ -88,14 +96,22 @@ class KilledUnderLoadTest {
             String id = reader.departure(flight);
             List<JsonNode> events = reader.events(id);
             for (int i = 0; i < events.size(); i++) {
-                assertThat(events.get(i).path("seq").longValue()).as("the log has no gap").isEqualTo(i + 1);
+                assertThat(events.get(i).path("seq").longValue())
+                        .as("the log has no gap")
+                        .isEqualTo(i + 1);
             }
-            Map<String, List<Long>> byCommand = events.stream().collect(Collectors.groupingBy(event -> event.path("commandId").asString(),
-                    Collectors.mapping(event -> event.path("seq").longValue(), Collectors.toList())));
+            Map<String, List<Long>> byCommand = events.stream()
+                    .collect(Collectors.groupingBy(
+                            event -> event.path("commandId").asString(),
+                            Collectors.mapping(event -> event.path("seq").longValue(), Collectors.toList())));
             for (Acknowledged one : acknowledged) {
                 if (one.departureId().equals(id)) {
                     List<Long> found = byCommand.getOrDefault(one.commandId().toString(), List.of());
-                    assertThat(found).as("events of %s", one).isNotEmpty().startsWith(one.first()).endsWith(one.last());
+                    assertThat(found)
+                            .as("events of %s", one)
+                            .isNotEmpty()
+                            .startsWith(one.first())
+                            .endsWith(one.last());
                     assertThat(found).hasSize((int) (one.last() - one.first() + 1));
                 }
             }

@@ -32,11 +32,18 @@ class LateFeedTest extends StartJourney {
 
     private static JsonNode recording() throws IOException {
         return ApiClient.JSON.readTree(RECORDED.resolve("expected.json").toFile()).values().stream()
-                .filter(one -> one.path("type").asString().equals("HAVERN-2M") && one.path("kind").asString().equals("normal")).findFirst().orElseThrow();
+                .filter(one -> one.path("type").asString().equals("HAVERN-2M")
+                        && one.path("kind").asString().equals("normal"))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static List<Row> recorded() throws IOException {
-        List<String> lines = Files.readAllLines(RECORDED.resolve(recording().path("file").asString())).stream().filter(line -> !line.startsWith("#") && !line.isBlank()).toList();
+        List<String> lines = Files.readAllLines(
+                        RECORDED.resolve(recording().path("file").asString()))
+                .stream()
+                .filter(line -> !line.startsWith("#") && !line.isBlank())
+                .toList();
         String[] names = lines.getFirst().split(",");
         List<Row> rows = new ArrayList<>();
         for (String line : lines.subList(1, lines.size())) {
@@ -60,7 +67,8 @@ class LateFeedTest extends StartJourney {
     /** Seconds of the recording at which the engine lights, by its expected answer. */
     private static double lightOff() throws IOException {
         JsonNode attempt = recording().path("attempts").get(0);
-        return attempt.path("startedAt_s").doubleValue() + attempt.path("milestones").path("LIGHT_OFF").doubleValue();
+        return attempt.path("startedAt_s").doubleValue()
+                + attempt.path("milestones").path("LIGHT_OFF").doubleValue();
     }
 
     private final class Box {
@@ -70,7 +78,9 @@ class LateFeedTest extends StartJourney {
 
         Box() {
             ApiClient administrator = ApiClient.signIn(server, "kvale");
-            JsonNode issued = administrator.post("/api/feeds", "{\"tail\":\"QX-TRY\",\"label\":\"Box\"}").body();
+            JsonNode issued = administrator
+                    .post("/api/feeds", "{\"tail\":\"QX-TRY\",\"label\":\"Box\"}")
+                    .body();
             address = server.address() + "/api/feeds/" + issued.path("id").asString() + "/samples";
             token = issued.path("token").asString();
         }
@@ -89,16 +99,29 @@ class LateFeedTest extends StartJourney {
             }
             StringBuilder body = new StringBuilder();
             for (Row row : rows) {
-                body.append(row.reading().put("t", begin.plusMillis(Math.round(row.t_s() * 1000)).toString())).append('\n');
+                body.append(row.reading()
+                                .put(
+                                        "t",
+                                        begin.plusMillis(Math.round(row.t_s() * 1000))
+                                                .toString()))
+                        .append('\n');
             }
-            HttpResponse<String> answer = HTTP.send(HttpRequest.newBuilder(URI.create(address)).header("Content-Type", "application/x-ndjson")
-                    .header("Authorization", "Bearer " + token).POST(HttpRequest.BodyPublishers.ofString(body.toString())).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> answer = HTTP.send(
+                    HttpRequest.newBuilder(URI.create(address))
+                            .header("Content-Type", "application/x-ndjson")
+                            .header("Authorization", "Bearer " + token)
+                            .POST(HttpRequest.BodyPublishers.ofString(body.toString()))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
             assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
             rows.clear();
         }
     }
 
-    /** Sends the rows of a recorded start up to a time of it as they happened. @return the calls that the page showed meanwhile */
+    /**
+     * Sends the rows of a recorded start up to a time of it as they happened. @return the calls that the page showed
+     * meanwhile
+     */
     private static List<String> sent(DeskOfDeparture desk, Box box, List<Row> rows, double until_s) throws Exception {
         List<String> calls = new ArrayList<>();
         List<Row> waiting = new ArrayList<>();
@@ -112,7 +135,10 @@ class LateFeedTest extends StartJourney {
         return calls;
     }
 
-    /** Holds the rows up to a time back until then, and sends them whole. @return the calls that the page showed meanwhile, and just after */
+    /**
+     * Holds the rows up to a time back until then, and sends them whole. @return the calls that the page showed
+     * meanwhile, and just after
+     */
     private static List<String> heldUp(DeskOfDeparture desk, Box box, List<Row> rows, double until_s) throws Exception {
         List<String> calls = new ArrayList<>();
         boolean seenBlind = false;
@@ -138,7 +164,10 @@ class LateFeedTest extends StartJourney {
         }
     }
 
-    /** 1.2 s around light-off, which must draw no cut; then 4 s in mid-start, which is blind meanwhile; the whole of it is a normal start. */
+    /**
+     * 1.2 s around light-off, which must draw no cut; then 4 s in mid-start, which is blind meanwhile; the whole of it
+     * is a normal start.
+     */
     @Test
     void whatIsHeldUpOnItsWayCallsNoCutAndTheStartEndsNormal() throws Exception {
         DeskOfDeparture desk = atTheStart("305");

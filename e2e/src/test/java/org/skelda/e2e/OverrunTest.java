@@ -29,6 +29,8 @@ class OverrunTest extends StartJourney {
         desk.text("Engine 2: started, at idle").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
         var log = log(desk);
         assertThat(findings(log)).contains("STARTER_OVERRUN");
-        assertThat(log.get("MilestoneReached")).anyMatch(event -> event.path("payload").path("milestone").asString().equals("IDLE"));
+        assertThat(log.get("MilestoneReached"))
+                .anyMatch(event ->
+                        event.path("payload").path("milestone").asString().equals("IDLE"));
     }
 }

@@ -5,13 +5,16 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
-/** Takes the pictures of docs/screenshots from the demo data; run by {@code ./skelda screenshots}, not with the tests. */
+/**
+ * Takes the pictures of docs/screenshots from the demo data; run by {@code ./skelda screenshots}, not with the tests.
+ */
 class ScreenshotTour {
     private static final Path FOLDER = Path.of(System.getProperty("skelda.screenshots", "target/screenshots"));
 
     @Test
     void takeAll() {
-        try (TestServer server = TestServer.start(1); Browsers browsers = new Browsers()) {
+        try (TestServer server = TestServer.start(1);
+                Browsers browsers = new Browsers()) {
             Page page = browsers.page(1280, 800);
             page.navigate(server.address());
             page.getByText("Demo crew").waitFor();
@@ -43,13 +46,15 @@ class ScreenshotTour {
     }
 
     private static void held(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
         desk.waitForCard("Held for");
         take(desk.page(), "on-hold");
     }
 
     private static void measured(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         take(desk.page(), "seats");
         desk.takeSeat("Left", "flying");
         desk.lookRound();
@@ -65,7 +70,8 @@ class ScreenshotTour {
     }
 
     private static void walkAround(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
         desk.takeSeat("Right", "monitoring");
         desk.go("Walk-around");
         for (int i = 0; i < 5; i++) {
@@ -75,13 +81,15 @@ class ScreenshotTour {
     }
 
     private static void signed(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("208");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("208");
         desk.text("Signed record").waitFor();
         take(desk.page(), "record");
     }
 
     private static void phone(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud").open("307");
+        DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud")
+                .open("307");
         desk.card().waitFor();
         take(desk.page(), "phone");
     }
@@ -119,11 +127,13 @@ class ScreenshotTour {
 
     private static void replay(Browsers browsers, TestServer server) {
         Page page = CrewMember.signIn(browsers, server, "Runa Halden").page();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Logbook")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Logbook"))
+                .click();
         page.getByText("Engine 2, attempt 1").first().waitFor();
         take(page, "logbook");
         page.getByText("Engine 2, attempt 1").first().click();
-        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay")).waitFor();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay"))
+                .waitFor();
         for (int i = 0; i < 3; i++) {
             page.keyboard().press("ArrowUp");
         }
@@ -131,7 +141,9 @@ class ScreenshotTour {
     }
 
     private static void theme(Page page, String name) {
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name)).first().check();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name))
+                .first()
+                .check();
     }
 
     private static void take(Page page, String name) {

@@ -28,42 +28,70 @@ class SecureLinkTest {
     @Test
     void theShippedServerSpeaksTlsWithTheCertificateItIsGiven(@TempDir Path folder) throws Exception {
         KeyStore own = certificate(folder);
-        Path certificate = pem(folder.resolve("cert.pem"), "CERTIFICATE", own.getCertificate("own").getEncoded());
-        Path key = pem(folder.resolve("key.pem"), "PRIVATE KEY", own.getKey("own", STORE_PASSWORD).getEncoded());
+        Path certificate = pem(
+                folder.resolve("cert.pem"),
+                "CERTIFICATE",
+                own.getCertificate("own").getEncoded());
+        Path key = pem(
+                folder.resolve("key.pem"),
+                "PRIVATE KEY",
+                own.getKey("own", STORE_PASSWORD).getEncoded());
         int port = freePort();
-        Process skelda = new ProcessBuilder(System.getProperty("skelda.cli", "../skelda"), "demo", "--port", String.valueOf(port),
-                "--data", folder.resolve("data").toString(), "--tls", certificate.toString(), key.toString())
-                .redirectErrorStream(true).redirectOutput(folder.resolve("server.log").toFile()).start();
-        try (HttpClient trusting = HttpClient.newBuilder().sslContext(trusting(own)).build(); HttpClient plain = HttpClient.newHttpClient()) {
+        Process skelda = new ProcessBuilder(
+                        System.getProperty("skelda.cli", "../skelda"),
+                        "demo",
+                        "--port",
+                        String.valueOf(port),
+                        "--data",
+                        folder.resolve("data").toString(),
+                        "--tls",
+                        certificate.toString(),
+                        key.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(folder.resolve("server.log").toFile())
+                .start();
+        try (HttpClient trusting =
+                        HttpClient.newBuilder().sslContext(trusting(own)).build();
+                HttpClient plain = HttpClient.newHttpClient()) {
             String address = "https://127.0.0.1:" + port;
             whenUp(trusting, address, skelda, folder);
             HttpResponse<String> answer = trusting.send(signIn(address).build(), HttpResponse.BodyHandlers.ofString());
             assertThat(answer.statusCode()).isEqualTo(200);
             assertThat(answer.sslSession()).as("the link is secured").isPresent();
             assertThat(cookies(answer)).isNotEmpty().allMatch(SecureLinkTest::isSecure);
-            HttpResponse<String> unsecured = plain.send(signIn("http://127.0.0.1:" + port).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> unsecured =
+                    plain.send(signIn("http://127.0.0.1:" + port).build(), HttpResponse.BodyHandlers.ofString());
             assertThat(unsecured.statusCode()).as("an answer on the plain link").isEqualTo(400);
             assertThat(cookies(unsecured)).isEmpty();
         } finally {
             skelda.destroy();
-            assertThat(skelda.waitFor(20, TimeUnit.SECONDS)).as("the script ends its server").isTrue();
+            assertThat(skelda.waitFor(20, TimeUnit.SECONDS))
+                    .as("the script ends its server")
+                    .isTrue();
         }
-        assertThat(Files.readString(folder.resolve("server.log"))).contains("Skelda is running: https://127.0.0.1:" + port, "Skelda has stopped.");
+        assertThat(Files.readString(folder.resolve("server.log")))
+                .contains("Skelda is running: https://127.0.0.1:" + port, "Skelda has stopped.");
     }
 
     @Test
     void behindAProxyThatSpeaksTlsCookiesAreSecureToo() throws Exception {
-        try (TestServer server = TestServer.start(1); HttpClient client = HttpClient.newHttpClient()) {
+        try (TestServer server = TestServer.start(1);
+                HttpClient client = HttpClient.newHttpClient()) {
             HttpRequest.Builder signIn = signIn(server.address());
-            assertThat(cookies(client.send(signIn.build(), HttpResponse.BodyHandlers.ofString()))).isNotEmpty().noneMatch(SecureLinkTest::isSecure);
-            HttpResponse<String> forwarded = client.send(signIn.header("X-Forwarded-Proto", "https").build(), HttpResponse.BodyHandlers.ofString());
+            assertThat(cookies(client.send(signIn.build(), HttpResponse.BodyHandlers.ofString())))
+                    .isNotEmpty()
+                    .noneMatch(SecureLinkTest::isSecure);
+            HttpResponse<String> forwarded = client.send(
+                    signIn.header("X-Forwarded-Proto", "https").build(), HttpResponse.BodyHandlers.ofString());
             assertThat(cookies(forwarded)).isNotEmpty().allMatch(SecureLinkTest::isSecure);
         }
     }
 
     private static HttpRequest.Builder signIn(String address) {
-        return HttpRequest.newBuilder(URI.create(address + "/api/session")).header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString("{\"account\":\"strand\",\"password\":\"" + CrewMember.PASSWORD + "\"}"));
+        return HttpRequest.newBuilder(URI.create(address + "/api/session"))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        "{\"account\":\"strand\",\"password\":\"" + CrewMember.PASSWORD + "\"}"));
     }
 
     private static List<String> cookies(HttpResponse<?> answer) {
@@ -75,7 +103,8 @@ class SecureLinkTest {
     }
 
     private static void whenUp(HttpClient client, String address, Process server, Path folder) throws Exception {
-        HttpRequest health = HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build();
+        HttpRequest health =
+                HttpRequest.newBuilder(URI.create(address + "/actuator/health")).build();
         for (int i = 0; i < TRIES && server.isAlive(); i++) {
             try {
                 if (client.send(health, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
@@ -92,9 +121,28 @@ class SecureLinkTest {
     /** A key and a certificate of its own for this machine, made by the JDK's tool. */
     private static KeyStore certificate(Path folder) throws Exception {
         Path store = folder.resolve("own.p12");
-        Process made = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "keytool").toString(), "-genkeypair", "-alias", "own", "-keyalg", "EC",
-                "-dname", "CN=localhost", "-ext", "san=ip:127.0.0.1", "-validity", "2", "-storetype", "PKCS12", "-keystore", store.toString(),
-                "-storepass", new String(STORE_PASSWORD)).redirectErrorStream(true).start();
+        Process made = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "keytool")
+                                .toString(),
+                        "-genkeypair",
+                        "-alias",
+                        "own",
+                        "-keyalg",
+                        "EC",
+                        "-dname",
+                        "CN=localhost",
+                        "-ext",
+                        "san=ip:127.0.0.1",
+                        "-validity",
+                        "2",
+                        "-storetype",
+                        "PKCS12",
+                        "-keystore",
+                        store.toString(),
+                        "-storepass",
+                        new String(STORE_PASSWORD))
+                .redirectErrorStream(true)
+                .start();
         String said = new String(made.getInputStream().readAllBytes());
         assertThat(made.waitFor()).as(said).isZero();
         KeyStore own = KeyStore.getInstance("PKCS12");
@@ -105,8 +153,11 @@ class SecureLinkTest {
     }
 
     private static Path pem(Path file, String what, byte[] content) throws IOException {
-        return Files.writeString(file, "-----BEGIN " + what + "-----\n" + Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(content)
-                + "\n-----END " + what + "-----\n");
+        return Files.writeString(
+                file,
+                "-----BEGIN " + what + "-----\n"
+                        + Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(content) + "\n-----END " + what
+                        + "-----\n");
     }
 
     private static SSLContext trusting(KeyStore own) throws Exception {

@@ -19,7 +19,10 @@ class SilenceTest extends StartJourney {
         super(1);
     }
 
-    /** A server that is killed before the fuel, and a feed that is cut after light-off: both are told at once, and neither takes the start's end away. */
+    /**
+     * A server that is killed before the fuel, and a feed that is cut after light-off: both are told at once, and
+     * neither takes the start's end away.
+     */
     @Test
     void whatFallsSilentInMidStartIsNoDataAndTheStartGoesOnWithItsGaps() throws Exception {
         DeskOfDeparture desk = atTheStart("305");
@@ -41,7 +44,9 @@ class SilenceTest extends StartJourney {
         server.kill();
         long killed = System.nanoTime();
         start.waitForCall("BLIND", 5);
-        assertThat((System.nanoTime() - killed) / 1e9).as("seconds until the page said that it knows nothing").isLessThan(3);
+        assertThat((System.nanoTime() - killed) / 1e9)
+                .as("seconds until the page said that it knows nothing")
+                .isLessThan(3);
         server.start();
         desk.text("Live").waitFor();
         start.waitForCall("ON_TRACK", 20);
@@ -49,7 +54,10 @@ class SilenceTest extends StartJourney {
     }
 
     private void theFeedIsCutAfterLightOff(DeskOfDeparture desk, StartOfEngine start) {
-        desk.page().locator("li[data-state='DONE']").getByText("Light-off within 12 s").waitFor();
+        desk.page()
+                .locator("li[data-state='DONE']")
+                .getByText("Light-off within 12 s")
+                .waitFor();
         start.waitForCall("BLIND", 10);
         Instant blind = Instant.now();
         assertThat(start.verdict().innerText()).contains("no data", "Use the aircraft's gauges.");
@@ -58,13 +66,24 @@ class SilenceTest extends StartJourney {
         assertThat(gaps(desk)).hasSize(2);
         double[] gap = gaps(desk).getLast();
         assertThat(gap[1] - gap[0]).as("seconds without readings").isBetween(11.0, 13.5);
-        Instant last = Instant.parse(log(desk).get("AttemptBegan").getFirst().path("payload").path("startedAt").asString()).plusMillis(Math.round(gap[0] * 1000));
-        assertThat(Duration.between(last, blind)).as("from the last reading to No data").isLessThan(Duration.ofSeconds(2));
+        Instant last = Instant.parse(log(desk)
+                        .get("AttemptBegan")
+                        .getFirst()
+                        .path("payload")
+                        .path("startedAt")
+                        .asString())
+                .plusMillis(Math.round(gap[0] * 1000));
+        assertThat(Duration.between(last, blind))
+                .as("from the last reading to No data")
+                .isLessThan(Duration.ofSeconds(2));
     }
 
     /** The gaps that the desk shows, in their order: from and until, seconds after the starter. */
     private static List<double[]> gaps(DeskOfDeparture desk) {
-        return Pattern.compile("No readings from ([0-9.]+) s to ([0-9.]+) s after the starter").matcher(desk.cardText()).results()
-                .map(gap -> new double[] {Double.parseDouble(gap.group(1)), Double.parseDouble(gap.group(2))}).toList();
+        return Pattern.compile("No readings from ([0-9.]+) s to ([0-9.]+) s after the starter")
+                .matcher(desk.cardText())
+                .results()
+                .map(gap -> new double[] {Double.parseDouble(gap.group(1)), Double.parseDouble(gap.group(2))})
+                .toList();
     }
 }

@@ -45,15 +45,20 @@ abstract class StartJourney {
 
     /** The events of a departure by their type. */
     Map<String, List<JsonNode>> log(DeskOfDeparture desk) {
-        return ApiClient.signIn(server, "strand").events(desk.departureId()).stream().collect(Collectors.groupingBy(event -> event.path("type").asString()));
+        return ApiClient.signIn(server, "strand").events(desk.departureId()).stream()
+                .collect(Collectors.groupingBy(event -> event.path("type").asString()));
     }
 
     static List<String> outcomes(Map<String, List<JsonNode>> log) {
-        return log.getOrDefault("AttemptEnded", List.of()).stream().map(event -> event.path("payload").path("outcome").asString()).toList();
+        return log.getOrDefault("AttemptEnded", List.of()).stream()
+                .map(event -> event.path("payload").path("outcome").asString())
+                .toList();
     }
 
     static List<String> findings(Map<String, List<JsonNode>> log) {
-        return log.getOrDefault("FindingRaised", List.of()).stream().map(event -> event.path("payload").path("id").asString()).toList();
+        return log.getOrDefault("FindingRaised", List.of()).stream()
+                .map(event -> event.path("payload").path("id").asString())
+                .toList();
     }
 
     /** The step of the script that is to be done now. */
@@ -83,8 +88,13 @@ abstract class StartJourney {
             return;
         }
         for (String theme : new String[] {"Night", "Day"}) {
-            desk.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme)).first().check();
-            desk.page().screenshot(new Page.ScreenshotOptions().setPath(Path.of(PICTURES, name + "-" + theme.toLowerCase() + ".png")));
+            desk.page()
+                    .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(theme))
+                    .first()
+                    .check();
+            desk.page()
+                    .screenshot(new Page.ScreenshotOptions()
+                            .setPath(Path.of(PICTURES, name + "-" + theme.toLowerCase() + ".png")));
         }
         desk.page().locator("h1").first().focus();
     }

@@ -18,7 +18,8 @@ final class StartOfEngine {
 
     /** Attaches the simulated aircraft, and waits for its first readings. */
     StartOfEngine onTheSimulatedAircraft() {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Attach the simulated aircraft")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Attach the simulated aircraft"))
+                .click();
         controls().getByText("Each control takes two presses").waitFor();
         return this;
     }
@@ -38,12 +39,18 @@ final class StartOfEngine {
         page.keyboard().press(key);
         controls().getByText("press again").waitFor();
         page.keyboard().press(key);
-        controls().getByText("press again").waitFor(new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        controls()
+                .getByText("press again")
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 
     /** Moves the starter's control to OFF, unless the starter has cut itself out by then. */
     void starterOff() {
-        if (controls().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Starter")).innerText().contains("ON")) {
+        if (controls()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Starter"))
+                .innerText()
+                .contains("ON")) {
             press("e");
         }
     }
@@ -61,7 +68,9 @@ final class StartOfEngine {
     }
 
     private double spool() {
-        String value = page.locator("section[aria-label^='N2'] b, section[aria-label^='Ng'] b").first().innerText();
+        String value = page.locator("section[aria-label^='N2'] b, section[aria-label^='Ng'] b")
+                .first()
+                .innerText();
         return value.matches("[0-9.]+") ? Double.parseDouble(value) : 0;
     }
 

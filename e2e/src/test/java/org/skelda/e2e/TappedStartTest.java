@@ -35,12 +35,17 @@ class TappedStartTest {
         button(words).waitFor();
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("Space");
-        button(words).waitFor(new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        button(words)
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
     }
 
     /** The large button of what comes next: its name ends with its key. */
     private Locator button(String words) {
-        return desk.page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words + " Space").setExact(true));
+        return desk.page()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(words + " Space").setExact(true));
     }
 
     private Locator verdict() {
@@ -48,16 +53,23 @@ class TappedStartTest {
     }
 
     private Locator question(String words) {
-        return desk.page().getByRole(AriaRole.ALERT, new Page.GetByRoleOptions().setName("Question")).getByText(words);
+        return desk.page()
+                .getByRole(AriaRole.ALERT, new Page.GetByRoleOptions().setName("Question"))
+                .getByText(words);
     }
 
     private List<String> taps() throws Exception {
-        return ApiClient.signIn(server, "strand").events(desk.departureId()).stream().filter(event -> event.path("type").asString().equals("StartTapped"))
-                .map(event -> event.path("payload").path("tap").asString()).toList();
+        return ApiClient.signIn(server, "strand").events(desk.departureId()).stream()
+                .filter(event -> event.path("type").asString().equals("StartTapped"))
+                .map(event -> event.path("payload").path("tap").asString())
+                .toList();
     }
 
     private JsonNode start() throws Exception {
-        return ApiClient.signIn(server, "strand").get("/api/departures/" + desk.departureId() + "/view").path("starts").get(0);
+        return ApiClient.signIn(server, "strand")
+                .get("/api/departures/" + desk.departureId() + "/view")
+                .path("starts")
+                .get(0);
     }
 
     @Test
@@ -87,7 +99,18 @@ class TappedStartTest {
         desk.text("78 below 690").waitFor();
         desk.press("Space");
         desk.waitForCard("oil pressure at idle");
-        assertThat(taps()).containsExactly("STARTER_ON", "VALVE_OPEN", "ROTATION", "OIL_RISING", "FUEL_ON", "FAN_ROTATION", "LIGHT_OFF", "LIGHT_OFF", "STARTER_OFF", "IDLE");
+        assertThat(taps())
+                .containsExactly(
+                        "STARTER_ON",
+                        "VALVE_OPEN",
+                        "ROTATION",
+                        "OIL_RISING",
+                        "FUEL_ON",
+                        "FAN_ROTATION",
+                        "LIGHT_OFF",
+                        "LIGHT_OFF",
+                        "STARTER_OFF",
+                        "IDLE");
         assertThat(start().path("summary").path("outcome").asString()).isEqualTo("NORMAL");
         assertThat(start().path("summary").path("peak_c").doubleValue()).isEqualTo(612);
         assertThat(browsers.errors()).isEmpty();
@@ -100,20 +123,33 @@ class TappedStartTest {
         desk.press("3");
         desk.press("4");
         tell("Fuel on at 23 %");
-        question("12 s since fuel: lit? No light-off: fuel lever OFF").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
-        assertThat(verdict().getAttribute("data-call")).as("no answer calls for nothing").isEqualTo("ON_TRACK");
+        question("12 s since fuel: lit? No light-off: fuel lever OFF")
+                .waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        assertThat(verdict().getAttribute("data-call"))
+                .as("no answer calls for nothing")
+                .isEqualTo("ON_TRACK");
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("n");
         desk.text("Engine 2: cut the fuel").waitFor();
-        assertThat(verdict().innerText()).contains("The crew says: no light-off", "Cutting the fuel does not stop the starter");
+        assertThat(verdict().innerText())
+                .contains("The crew says: no light-off", "Cutting the fuel does not stop the starter");
         tell("Fuel is OFF");
         question("3 s since the cut").waitFor();
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("y");
-        desk.page().locator("li[data-state='NOW']").getByText("Leave the starter ON for the rest of its 30 s").waitFor();
+        desk.page()
+                .locator("li[data-state='NOW']")
+                .getByText("Leave the starter ON for the rest of its 30 s")
+                .waitFor();
         desk.press("x");
-        desk.page().locator("li[data-state='NOW']").getByText("Starter stays OFF until N2 is 12 % or less").waitFor();
-        desk.page().locator("#clocks").getByText("Starter 2 cools, then try 2 of 3").waitFor();
+        desk.page()
+                .locator("li[data-state='NOW']")
+                .getByText("Starter stays OFF until N2 is 12 % or less")
+                .waitFor();
+        desk.page()
+                .locator("#clocks")
+                .getByText("Starter 2 cools, then try 2 of 3")
+                .waitFor();
         assertThat(start().path("summary").path("outcome").asString()).isEqualTo("NO_LIGHT_OFF");
         assertThat(start().path("findings").get(0).path("action").asString()).isEqualTo("CUT_FUEL");
     }
@@ -129,7 +165,13 @@ class TappedStartTest {
         TestServer.pause(1500);
         server.start();
         desk.page().locator("div[data-state='DONE']").getByText("N2 turning").waitFor();
-        long at = java.time.Instant.parse(ApiClient.signIn(server, "strand").events(desk.departureId()).getLast().path("payload").path("tappedAt").asString()).toEpochMilli();
+        long at = java.time.Instant.parse(ApiClient.signIn(server, "strand")
+                        .events(desk.departureId())
+                        .getLast()
+                        .path("payload")
+                        .path("tappedAt")
+                        .asString())
+                .toEpochMilli();
         assertThat(at).isBetween(before, pressed + 500);
     }
 }

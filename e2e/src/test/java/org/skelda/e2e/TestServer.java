@@ -20,11 +20,15 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
-/** The shipped server as a process of its own, on loopback, with a fresh data folder; it can be killed and started again. */
+/**
+ * The shipped server as a process of its own, on loopback, with a fresh data folder; it can be killed and started
+ * again.
+ */
 final class TestServer implements AutoCloseable {
     private static final Duration STARTS_WITHIN = Duration.ofSeconds(90);
     private static final Duration SEED_KEPT_FOR = Duration.ofMinutes(5);
-    private static final HttpClient HTTP = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(1)).build();
+    private static final HttpClient HTTP =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(1)).build();
 
     private final Path layout = Path.of(System.getProperty("skelda.server", "../build/server"));
     private final Path data;
@@ -47,7 +51,8 @@ final class TestServer implements AutoCloseable {
     /** On a copy of the day that was seeded once. @param speed of the server's clock against life */
     static TestServer start(double speed) {
         try {
-            Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-").toAbsolutePath();
+            Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-")
+                    .toAbsolutePath();
             copy(seeded(), data);
             return startOn(data, speed);
         } catch (IOException e) {
@@ -55,13 +60,21 @@ final class TestServer implements AutoCloseable {
         }
     }
 
-    /** A data folder with the demonstration's day, made once for all tests and forks; a day that is older than this is made anew. */
+    /**
+     * A data folder with the demonstration's day, made once for all tests and forks; a day that is older than this is
+     * made anew.
+     */
     private static Path seeded() throws IOException {
         Path folder = Files.createDirectories(Path.of("target/servers"));
         Path seed = folder.resolve("seed").toAbsolutePath();
-        try (FileChannel lock = FileChannel.open(folder.resolve("seed.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE); FileLock _ = lock.lock()) {
+        try (FileChannel lock = FileChannel.open(
+                        folder.resolve("seed.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock _ = lock.lock()) {
             Path done = seed.resolve("seeded");
-            if (!Files.exists(done) || Files.getLastModifiedTime(done).toInstant().isBefore(Instant.now().minus(SEED_KEPT_FOR))) {
+            if (!Files.exists(done)
+                    || Files.getLastModifiedTime(done)
+                            .toInstant()
+                            .isBefore(Instant.now().minus(SEED_KEPT_FOR))) {
                 delete(seed);
                 Files.createDirectories(seed);
                 startOn(seed, 1).close();
@@ -84,7 +97,8 @@ final class TestServer implements AutoCloseable {
     private static void delete(Path folder) throws IOException {
         if (Files.exists(folder)) {
             try (Stream<Path> all = Files.walk(folder)) {
-                all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+                all.sorted(Comparator.reverseOrder())
+                        .forEach(path -> path.toFile().delete());
             }
         }
     }
@@ -97,14 +111,28 @@ final class TestServer implements AutoCloseable {
     }
 
     void start() {
-        // It lives for a minute: the quick compiler alone takes half the work of a start away from the browsers beside it.
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:AOTMode=auto", "-XX:AOTCache=" + layout.resolve("app.aot"),
-                "-Dspring.aot.enabled=true", "-Xmx512m", "-jar", layout.resolve("app.jar").toString(),
-                "--skelda.data=" + data, "--skelda.demo=true", "--server.port=" + port, "--skelda.clock.speed=" + speed));
+        // It lives for a minute: the quick compiler alone takes half the work of a start away from the browsers beside
+        // it.
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-XX:AOTMode=auto",
+                "-XX:AOTCache=" + layout.resolve("app.aot"),
+                "-Dspring.aot.enabled=true",
+                "-Xmx512m",
+                "-jar",
+                layout.resolve("app.jar").toString(),
+                "--skelda.data=" + data,
+                "--skelda.demo=true",
+                "--server.port=" + port,
+                "--skelda.clock.speed=" + speed));
         try {
-            process = new ProcessBuilder(command).redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.appendTo(data.resolve("server.log").toFile())).start();
+            process = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                            data.resolve("server.log").toFile()))
+                    .start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -115,7 +143,9 @@ final class TestServer implements AutoCloseable {
         long deadline = System.nanoTime() + STARTS_WITHIN.toNanos();
         while (System.nanoTime() < deadline && process.isAlive()) {
             try {
-                HttpResponse<String> health = HTTP.send(HttpRequest.newBuilder(URI.create(address() + "/actuator/health")).build(),
+                HttpResponse<String> health = HTTP.send(
+                        HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
+                                .build(),
                         HttpResponse.BodyHandlers.ofString());
                 if (health.statusCode() == 200) {
                     return;

@@ -17,12 +17,17 @@ class TouchAloneTest {
 
     @Test
     void fromSigningInToATakenBackLine() {
-        try (TestServer server = TestServer.start(1); Browsers browsers = new Browsers()) {
+        try (TestServer server = TestServer.start(1);
+                Browsers browsers = new Browsers()) {
             page = browsers.tablet();
             page.navigate(server.address());
             tap("Runa Halden");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flight 214")).tap();
-            page.getByText("Left seat").locator("xpath=..").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it, flying")).tap();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flight 214"))
+                    .tap();
+            page.getByText("Left seat")
+                    .locator("xpath=..")
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it, flying"))
+                    .tap();
             desk = new DeskOfDeparture(new CrewMember("Runa Halden", page, server.address()));
             desk.card().waitFor();
 
@@ -37,17 +42,23 @@ class TouchAloneTest {
     }
 
     private void tap(String button) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button)).first().tap();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
+                .first()
+                .tap();
     }
 
     private void tapOnTheCard(String button) {
-        desk.card().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(button)).first().tap();
+        desk.card()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(button))
+                .first()
+                .tap();
     }
 
     private void answerUpToTheVolts() {
         tapUntil(() -> !desk.title().equals("First look"));
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Preparation"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Safety and power")).tap();
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Safety and power"))
+                .tap();
         desk.waitForCard("Radar beam");
         tapUntil(() -> desk.line().equals("Battery volts, loaded"));
     }
@@ -59,7 +70,9 @@ class TouchAloneTest {
             if (there.getAsBoolean()) {
                 return;
             }
-            desk.card().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(ITS_ANSWER)).tap();
+            desk.card()
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(ITS_ANSWER))
+                    .tap();
             desk.waitUntilChanged(before);
         }
     }
@@ -91,7 +104,9 @@ class TouchAloneTest {
         page.getByText("Standby power").first().tap();
         desk.waitForCard("Standby power");
         tapOnTheCard("Take back");
-        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take back")).tap();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take back"))
+                .tap();
         desk.waitForCard("Now");
         assertThat(desk.line()).isEqualTo("Standby power");
         page.getByText("Battery volts, loaded").first().tap();
@@ -102,12 +117,15 @@ class TouchAloneTest {
 
     private void goToTheWalkAround() {
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Preparation"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Walk-around")).tap();
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Walk-around"))
+                .tap();
         desk.waitForCard("Intakes and hot parts");
     }
 
     private void seeTheClocks() {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clocks")).first().tap();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clocks"))
+                .first()
+                .tap();
         page.getByRole(AriaRole.DIALOG).getByText("Clocks").first().waitFor();
     }
 }

@@ -15,9 +15,11 @@ import org.junit.jupiter.api.Test;
 /** Traces from files and from the logbook: opened, replayed, given back, refused. */
 class TracesTest extends SharedServer {
     private static final Path EXAMPLE = Path.of("../docs/examples/hot-start.csv");
+
     private static Page traces() {
         Page page = CrewMember.signIn(browsers, server, "Runa Halden").page();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Traces")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Traces"))
+                .click();
         page.getByText("Choose a CSV file").first().waitFor();
         return page;
     }
@@ -31,7 +33,8 @@ class TracesTest extends SharedServer {
         Page page = traces();
         page.getByLabel("Type, when the file does not name it").selectOption("HAVERN-2M");
         choose(page, EXAMPLE);
-        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay")).waitFor();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay"))
+                .waitFor();
         Axe.findsNothing(page, "replay");
         assertThat(page.getByTestId("verdict").getAttribute("data-call")).isEqualTo("RESTING");
         page.getByLabel("Speed").selectOption("5");
@@ -46,7 +49,9 @@ class TracesTest extends SharedServer {
             page.keyboard().press("ArrowDown");
         }
         assertThat(page.getByTestId("verdict").getAttribute("data-call")).isEqualTo("RESTING");
-        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as CSV")).click());
+        Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as CSV"))
+                        .click());
         Path saved = server.data().resolve("saved.csv");
         download.saveAs(saved);
         assertThat(saved).hasSameBinaryContentAs(EXAMPLE);
@@ -57,12 +62,18 @@ class TracesTest extends SharedServer {
     private static void isDeletedByTwoPresses(Page page) {
         page.navigate(server.address() + "/traces");
         String name = EXAMPLE.getFileName().toString();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete " + name).setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete " + name + " for good")).click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Delete " + name).setExact(true))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Delete " + name + " for good"))
+                .click();
         page.getByText(name).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
         page.reload();
         page.getByLabel("Type, when the file does not name it").waitFor();
-        assertThat(page.getByText(name).count()).as("rows of the deleted trace after a reload").isZero();
+        assertThat(page.getByText(name).count())
+                .as("rows of the deleted trace after a reload")
+                .isZero();
     }
 
     @Test
@@ -80,12 +91,14 @@ class TracesTest extends SharedServer {
     @Test
     void theLogbookShowsTheStartsOfASignedDepartureAndReplaysThem() {
         Page page = CrewMember.signIn(browsers, server, "Runa Halden").page();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Logbook")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Logbook"))
+                .click();
         page.getByText("Engine 2, attempt 1").first().waitFor();
         assertThat(page.locator("main").innerText()).contains("flight 208", "normal", "light-off", "idle");
         Axe.findsNothing(page, "logbook");
         page.getByText("Engine 2, attempt 1").first().click();
-        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay")).waitFor();
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay"))
+                .waitFor();
         page.getByText("QX-LOM, engine 2, attempt 1, flight 208").waitFor();
     }
 }

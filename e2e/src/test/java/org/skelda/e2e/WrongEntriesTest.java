@@ -11,14 +11,19 @@ class WrongEntriesTest extends SharedServer {
 
     @Test
     void anImpossibleValueByTouch() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Runa Halden").open("214");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         desk.takeSeat("Left", "flying");
         desk.lookRound();
         while (!desk.line().equals("Battery volts, loaded")) {
             desk.answerByKey();
         }
         for (String key : new String[] {"4", "0", "0"}) {
-            desk.page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(key).setExact(true)).click();
+            desk.page()
+                    .getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(key).setExact(true))
+                    .click();
         }
         desk.click("Enter value");
         desk.text("Battery volts, loaded of 400 V is outside 0 to 40 V.").waitFor();
@@ -31,9 +36,17 @@ class WrongEntriesTest extends SharedServer {
 
     @Test
     void aHeldSeatIsTakenOverOnlyWithAReason() {
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Joar Stenvik").open("307");
-        assertThat(desk.page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it")).count()).isZero();
-        desk.page().getByText("Right seat").locator("xpath=..").getByText("Take over with a reason").click();
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Joar Stenvik").open("307");
+        assertThat(desk.page()
+                        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it"))
+                        .count())
+                .isZero();
+        desk.page()
+                .getByText("Right seat")
+                .locator("xpath=..")
+                .getByText("Take over with a reason")
+                .click();
         desk.click("Crew change");
         desk.text("Joar Stenvik, right, monitoring").waitFor();
     }
@@ -43,10 +56,15 @@ class WrongEntriesTest extends SharedServer {
         ApiClient api = ApiClient.signIn(server, "vagsborg");
         String id = api.departure("312");
         api.command(id, 99, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"");
-        DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Teitur Vagsborg").open("312");
+        DeskOfDeparture desk =
+                CrewMember.signIn(browsers, server, "Teitur Vagsborg").open("312");
         desk.go("APU");
         desk.waitForCard("APU may be started");
-        assertThat(desk.cardText()).contains("Battery volts, loaded is not within limits", "Fire tests is not complete", "It guards the APU’s hot section".replace('’', '\''));
+        assertThat(desk.cardText())
+                .contains(
+                        "Battery volts, loaded is not within limits",
+                        "Fire tests is not complete",
+                        "It guards the APU’s hot section".replace('’', '\''));
         desk.press("d");
         desk.click("Done in another way");
         desk.text("Going on now can harm").waitFor();
@@ -56,8 +74,10 @@ class WrongEntriesTest extends SharedServer {
 
     @Test
     void aSeatIsHandedOverAndADepartureGivenUp() {
-        DeskOfDeparture left = CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
-        DeskOfDeparture next = CrewMember.signIn(browsers, server, "Runa Halden").open("221");
+        DeskOfDeparture left =
+                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
+        DeskOfDeparture next =
+                CrewMember.signIn(browsers, server, "Runa Halden").open("221");
         left.press("s");
         left.click("Hand over");
         left.page().getByRole(AriaRole.DIALOG).getByText("Runa Halden").click();
@@ -88,7 +108,10 @@ class WrongEntriesTest extends SharedServer {
         for (int i = 0; i < 6; i++) {
             page.getByLabel("Name").fill("nobody");
             page.getByLabel("Password").first().fill("wrong-" + i);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                    .click();
             page.getByRole(AriaRole.ALERT).waitFor();
             TestServer.pause(400);
         }

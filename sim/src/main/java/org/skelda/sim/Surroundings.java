@@ -16,9 +16,11 @@ public record Surroundings(double oat_c, double elevation_ft, double tailWind_kt
 
     /** @throws IllegalArgumentException for weather or a stand out of range */
     public Surroundings {
-        if (!(oat_c >= -60 && oat_c <= 55) || !(elevation_ft >= -1000 && elevation_ft <= 15_000) || !(Math.abs(tailWind_kt) <= 60)) {
-            throw new IllegalArgumentException("a stand at " + elevation_ft + " ft in " + oat_c + " degC and " + tailWind_kt
-                    + " kt is out of range; give -1,000 to 15,000 ft, -60 to 55 degC, up to 60 kt");
+        if (!(oat_c >= -60 && oat_c <= 55)
+                || !(elevation_ft >= -1000 && elevation_ft <= 15_000)
+                || !(Math.abs(tailWind_kt) <= 60)) {
+            throw new IllegalArgumentException("a stand at " + elevation_ft + " ft in " + oat_c + " degC and "
+                    + tailWind_kt + " kt is out of range; give -1,000 to 15,000 ft, -60 to 55 degC, up to 60 kt");
         }
     }
 

@@ -13,9 +13,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * The time of everything the server does, to the millisecond. It runs on the machine's steady clock, so that a wall clock that is set
- * forward or back changes nothing while a start is under way; {@link #follow} takes the wall clock's time over when it may. It never
- * starts before the newest stored event, so that a restart after a fast demonstration does not run back.
+ * The time of everything the server does, to the millisecond. It runs on the machine's steady clock, so that a wall
+ * clock that is set forward or back changes nothing while a start is under way; {@link #follow} takes the wall clock's
+ * time over when it may. It never starts before the newest stored event, so that a restart after a fast demonstration
+ * does not run back.
  */
 @Component
 public final class ServerClock implements InstantSource {
@@ -35,8 +36,15 @@ public final class ServerClock implements InstantSource {
 
     @Autowired
     ServerClock(SkeldaProperties properties, JdbcClient database) {
-        this(properties.clock().speed(), database.sql("select max(at) from departure_event").query(java.time.OffsetDateTime.class)
-                .optional().map(java.time.OffsetDateTime::toInstant).orElse(Instant.MIN), InstantSource.system(), System::nanoTime);
+        this(
+                properties.clock().speed(),
+                database.sql("select max(at) from departure_event")
+                        .query(java.time.OffsetDateTime.class)
+                        .optional()
+                        .map(java.time.OffsetDateTime::toInstant)
+                        .orElse(Instant.MIN),
+                InstantSource.system(),
+                System::nanoTime);
     }
 
     ServerClock(double speed, Instant newestEvent, InstantSource wall, LongSupplier steady) {
@@ -52,7 +60,9 @@ public final class ServerClock implements InstantSource {
     @Override
     public Instant instant() {
         Anchor from = anchor;
-        return from.at().plusMillis(Math.round((steady.getAsLong() - from.steady_ns()) * speed / NANOS_PER_MILLI)).truncatedTo(ChronoUnit.MILLIS);
+        return from.at()
+                .plusMillis(Math.round((steady.getAsLong() - from.steady_ns()) * speed / NANOS_PER_MILLI))
+                .truncatedTo(ChronoUnit.MILLIS);
     }
 
     /** The machine's steady clock (ns): it measures silence, and nobody sets it. */

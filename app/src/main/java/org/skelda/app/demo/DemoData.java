@@ -43,7 +43,14 @@ class DemoData implements ApplicationRunner {
     private final ServerClock clock;
     private final boolean wanted;
 
-    DemoData(Fleet fleet, Accounts accounts, PasswordEncoder passwords, Packs packs, Departures departures, ScriptedStarts starts, ServerClock clock,
+    DemoData(
+            Fleet fleet,
+            Accounts accounts,
+            PasswordEncoder passwords,
+            Packs packs,
+            Departures departures,
+            ScriptedStarts starts,
+            ServerClock clock,
             SkeldaProperties properties) {
         this.fleet = fleet;
         this.accounts = accounts;
@@ -57,7 +64,9 @@ class DemoData implements ApplicationRunner {
 
     private static DemoScript load() {
         try (InputStream in = new ClassPathResource("demo/vardholm.yaml").getInputStream()) {
-            return YAMLMapper.builder().disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build()
+            return YAMLMapper.builder()
+                    .disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .build()
                     .readValue(in, DemoScript.class);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -74,24 +83,37 @@ class DemoData implements ApplicationRunner {
     private void add(DemoScript script) {
         String operator = script.operator().id();
         fleet.addOperator(operator, script.operator().name());
-        script.airfields().forEach(f -> fleet.add(operator, new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg(), f.elevation_ft())));
+        script.airfields()
+                .forEach(f -> fleet.add(
+                        operator,
+                        new Fleet.Airfield(f.code(), f.name(), f.latitude_deg(), f.longitude_deg(), f.elevation_ft())));
         script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
         Map<String, Person> crew = crew(script);
         Instant now = clock.instant();
-        script.tails().forEach(tail -> starts.weeksBefore(operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
+        script.tails()
+                .forEach(tail -> starts.weeksBefore(
+                        operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
         if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
             script.day().forEach(leg -> add(script, leg, crew, now));
         }
     }
 
     private Map<String, Person> crew(DemoScript script) {
-        return script.crew().stream().map(member -> accounts.findByAccountName(member.account()).orElseGet(() -> accounts.save(account(script.operator().id(), member))))
+        return script.crew().stream()
+                .map(member -> accounts.findByAccountName(member.account())
+                        .orElseGet(() -> accounts.save(account(script.operator().id(), member))))
                 .collect(Collectors.toMap(Account::accountName, Account::person));
     }
 
     private Account account(String operator, DemoScript.CrewMember member) {
-        Account account = new Account(UuidCreator.getTimeOrderedEpoch().toString(), operator, member.account(), member.name(), member.duty(),
-                String.valueOf(passwords.encode(DemoPassword.TEXT)), true);
+        Account account = new Account(
+                UuidCreator.getTimeOrderedEpoch().toString(),
+                operator,
+                member.account(),
+                member.name(),
+                member.duty(),
+                String.valueOf(passwords.encode(DemoPassword.TEXT)),
+                true);
         return member.administrator() ? account.asAdministrator() : account;
     }
 
@@ -120,7 +142,22 @@ class DemoData implements ApplicationRunner {
         Fleet.Airfield from = fleet.airfield(operator, leg.from());
         Packs.Current pair = packs.currentFor(tail.typeId());
         Instant offBlock = now.plus(Duration.ofMinutes(leg.offBlockIn_min())).truncatedTo(ChronoUnit.MINUTES);
-        return new Opening(UuidCreator.getTimeOrderedEpoch(), Opening.Kind.LINE, operator, leg.tail(), tail.typeId(), leg.flight(), leg.from(), leg.to(),
-                leg.stand(), from.latitude_deg(), from.longitude_deg(), from.elevation_ft(), offBlock, pair.typeHash(), pair.procedureHash(), tail.modifications());
+        return new Opening(
+                UuidCreator.getTimeOrderedEpoch(),
+                Opening.Kind.LINE,
+                operator,
+                leg.tail(),
+                tail.typeId(),
+                leg.flight(),
+                leg.from(),
+                leg.to(),
+                leg.stand(),
+                from.latitude_deg(),
+                from.longitude_deg(),
+                from.elevation_ft(),
+                offBlock,
+                pair.typeHash(),
+                pair.procedureHash(),
+                tail.modifications());
     }
 }

@@ -6,7 +6,11 @@ import org.jspecify.annotations.Nullable;
 
 /** The demo's data, as its document has it. */
 record DemoScript(
-        Operator operator, List<CrewMember> crew, List<Field> airfields, List<TailRow> tails, Map<String, Double> readings,
+        Operator operator,
+        List<CrewMember> crew,
+        List<Field> airfields,
+        List<TailRow> tails,
+        Map<String, Double> readings,
         List<Leg> day) {
 
     record Operator(String id, String name) {}
@@ -32,6 +36,17 @@ record DemoScript(
      * @param heldBecause why the left seat's procedure is on hold; null when it is not
      */
     record Leg(
-            String tail, String flight, String from, String to, String stand, int offBlockIn_min, @Nullable String left,
-            @Nullable String right, int begunBefore_min, int paceOfLine_s, boolean signed, @Nullable String heldBecause, @Nullable String upTo) {}
+            String tail,
+            String flight,
+            String from,
+            String to,
+            String stand,
+            int offBlockIn_min,
+            @Nullable String left,
+            @Nullable String right,
+            int begunBefore_min,
+            int paceOfLine_s,
+            boolean signed,
+            @Nullable String heldBecause,
+            @Nullable String upTo) {}
 }

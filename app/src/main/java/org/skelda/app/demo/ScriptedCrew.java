@@ -32,7 +32,12 @@ final class ScriptedCrew {
     private final UUID departureId;
     private Instant at;
 
-    ScriptedCrew(Departures departures, ScriptedStarts starts, Map<String, Double> readings, UUID departureId, Instant begin) {
+    ScriptedCrew(
+            Departures departures,
+            ScriptedStarts starts,
+            Map<String, Double> readings,
+            UUID departureId,
+            Instant begin) {
         this.departures = departures;
         this.starts = starts;
         this.readings = readings;
@@ -77,23 +82,32 @@ final class ScriptedCrew {
     private void answer(Departure state, LineRef ref, Person person) {
         Line line = state.plan().line(ref).orElseThrow();
         switch (line) {
-            case Line.Measure measure -> ask(person, Ask.of(new LineAsk.MeasureLine(ref, reading(ref), measure.spec().unit())));
+            case Line.Measure measure ->
+                ask(
+                        person,
+                        Ask.of(new LineAsk.MeasureLine(
+                                ref, reading(ref), measure.spec().unit())));
             case Line.Challenge _ -> {
                 ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
-                Person other = state.seats().values().stream().map(seated -> seated.person())
-                        .filter(p -> !p.id().equals(person.id())).findFirst().orElseThrow();
+                Person other = state.seats().values().stream()
+                        .map(seated -> seated.person())
+                        .filter(p -> !p.id().equals(person.id()))
+                        .findFirst()
+                        .orElseThrow();
                 ask(other, Ask.of(new LineAsk.ConfirmLine(ref)));
             }
             case Line.Start start -> {
                 at = at.plus(starts.start(departureId, start, at));
                 ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
             }
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ -> ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
+            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ ->
+                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
         }
     }
 
     private double reading(LineRef ref) {
-        Double own = readings.get(ref + " " + departures.state(departureId).opening().tail());
+        Double own =
+                readings.get(ref + " " + departures.state(departureId).opening().tail());
         Double value = own == null ? readings.get(ref.toString()) : own;
         if (value == null) {
             throw new IllegalStateException("the demo has no reading for " + ref);
@@ -114,6 +128,7 @@ final class ScriptedCrew {
 
     private void ask(Person person, Ask ask) {
         long seen = departures.state(departureId).seq();
-        departures.execute(departureId, new Command(UuidCreator.getTimeOrderedEpoch(), seen, null, ask), REQUEST_HASH, person, at);
+        departures.execute(
+                departureId, new Command(UuidCreator.getTimeOrderedEpoch(), seen, null, ask), REQUEST_HASH, person, at);
     }
 }

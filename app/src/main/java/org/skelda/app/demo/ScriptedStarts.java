@@ -46,15 +46,25 @@ class ScriptedStarts {
         Departure departure = departures.state(departureId);
         Opening opening = departure.opening();
         StartProfile profile = packs.profileOf(opening).orElseThrow();
-        List<Sample> samples = SimulatedStart.of(profile).in(new Surroundings(15, opening.elevation_ft(), 0)).seed(line.engine()).samples(LASTS_s);
+        List<Sample> samples = SimulatedStart.of(profile)
+                .in(new Surroundings(15, opening.elevation_ft(), 0))
+                .seed(line.engine())
+                .samples(LASTS_s);
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, at);
-        String body = FeedWriter.batch(Subject.engine(line.engine()), samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(),
+        String body = FeedWriter.batch(
+                Subject.engine(line.engine()),
+                samples.stream()
+                        .map(sample -> sample.at(begin_us + sample.at_us()))
+                        .toList(),
                 profile.drive().engine());
         UUID feed = UUID.nameUUIDFromBytes(("demo " + opening.tail()).getBytes(StandardCharsets.UTF_8));
-        LiveStarts.Counts counts = live.take(new LiveStarts.Source(feed, opening.operatorId(), opening.tail(), "Simulated aircraft", true),
-                body.getBytes(StandardCharsets.UTF_8), at.plusSeconds(LASTS_s));
+        LiveStarts.Counts counts = live.take(
+                new LiveStarts.Source(feed, opening.operatorId(), opening.tail(), "Simulated aircraft", true),
+                body.getBytes(StandardCharsets.UTF_8),
+                at.plusSeconds(LASTS_s));
         if (counts.accepted() != samples.size()) {
-            throw new IllegalStateException("the start of engine " + line.engine() + " of " + opening.tail() + " was not taken: " + counts);
+            throw new IllegalStateException(
+                    "the start of engine " + line.engine() + " of " + opening.tail() + " was not taken: " + counts);
         }
         return Duration.ofSeconds(LASTS_s + 5);
     }
@@ -68,8 +78,13 @@ class ScriptedStarts {
             for (int i = 0; i < PAST; i++) {
                 double oat_c = COLDEST_C + WARMER_C * ((i * 7 + engine * 3) % PAST);
                 long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, now.minus(Duration.ofDays(2L * (PAST - i))));
-                List<Sample> samples = SimulatedStart.of(profile).in(new Surroundings(oat_c, 118, 0)).seed(engine * 100L + i)
-                        .samples(LASTS_s).stream().map(sample -> sample.at(begin_us + sample.at_us())).toList();
+                List<Sample> samples = SimulatedStart.of(profile)
+                        .in(new Surroundings(oat_c, 118, 0))
+                        .seed(engine * 100L + i)
+                        .samples(LASTS_s)
+                        .stream()
+                        .map(sample -> sample.at(begin_us + sample.at_us()))
+                        .toList();
                 past.add(operatorId, tail, profile, engine, oat_c, 118, samples);
             }
         }

@@ -23,7 +23,11 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
 
     /** @throws ProblemException bad-request when a field names nobody, or nothing */
     Command command(CommandRequest request) {
-        return new Command(request.commandId(), request.seen(), request.doneAt() == null ? null : inMillis(request.doneAt()), request.ask(this));
+        return new Command(
+                request.commandId(),
+                request.seen(),
+                request.doneAt() == null ? null : inMillis(request.doneAt()),
+                request.ask(this));
     }
 
     /** Times are kept to the millisecond. */
@@ -49,6 +53,7 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
     }
 
     private static ProblemException doesNotFit(String field, String why) {
-        return new ProblemException(Problems.badRequest("The request does not fit.").with(List.of(new Problem.Violation(field, why))));
+        return new ProblemException(
+                Problems.badRequest("The request does not fit.").with(List.of(new Problem.Violation(field, why))));
     }
 }

@@ -18,30 +18,41 @@ import org.skelda.core.start.Tap;
 @JsonSubTypes({
     @JsonSubTypes.Type(AttemptRequest.TapStart.class),
     @JsonSubTypes.Type(AttemptRequest.UndoTap.class),
-    @JsonSubTypes.Type(AttemptRequest.TypeFigures.class)})
+    @JsonSubTypes.Type(AttemptRequest.TypeFigures.class)
+})
 sealed interface AttemptRequest extends CommandRequest {
 
-    /** @param tappedAt when, by the person's device; @param timed whether it was told as it happened; false for an answer to a question */
+    /**
+     * @param tappedAt when, by the person's device; @param timed whether it was told as it happened; false for an
+     *     answer to a question
+     */
     @JsonTypeName("TAP_START")
     record TapStart(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull @Min(1) @Max(4) Integer engine,
             @NotNull Tap tap,
             @NotNull Instant tappedAt,
-            @Nullable Boolean timed) implements AttemptRequest {
+            @Nullable Boolean timed)
+            implements AttemptRequest {
         @Override
         public Ask ask(Asking asking) {
-            return Ask.of(new AttemptAsk.TapStart(engine, tap, Asking.inMillis(tappedAt), !Boolean.FALSE.equals(timed)));
+            return Ask.of(
+                    new AttemptAsk.TapStart(engine, tap, Asking.inMillis(tappedAt), !Boolean.FALSE.equals(timed)));
         }
     }
 
     /** @param tap the newest one; @param reason needed when it is another person's */
     @JsonTypeName("UNDO_TAP")
     record UndoTap(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull @Min(1) @Max(4) Integer engine,
             @NotNull Tap tap,
-            @Size(max = 500) @Nullable String reason) implements AttemptRequest {
+            @Size(max = 500) @Nullable String reason)
+            implements AttemptRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new AttemptAsk.UndoTap(engine, tap, reason));
@@ -51,10 +62,13 @@ sealed interface AttemptRequest extends CommandRequest {
     /** @param peak_c highest temperature read off, degC; @param dip_v lowest volts read off, V */
     @JsonTypeName("TYPE_FIGURES")
     record TypeFigures(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull @Min(1) @Max(4) Integer engine,
             @Nullable Double peak_c,
-            @Nullable Double dip_v) implements AttemptRequest {
+            @Nullable Double dip_v)
+            implements AttemptRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new AttemptAsk.TypeFigures(engine, peak_c, dip_v));

@@ -14,7 +14,8 @@ import org.skelda.core.departure.Ask;
     @JsonSubTypes.Type(LineRequest.class),
     @JsonSubTypes.Type(AttemptRequest.class),
     @JsonSubTypes.Type(SimulatorRequest.class),
-    @JsonSubTypes.Type(RecordRequest.class)})
+    @JsonSubTypes.Type(RecordRequest.class)
+})
 sealed interface CommandRequest permits SeatRequest, LineRequest, AttemptRequest, SimulatorRequest, RecordRequest {
 
     /** Made by the client; the same id again gives the same answer. */
@@ -24,7 +25,8 @@ sealed interface CommandRequest permits SeatRequest, LineRequest, AttemptRequest
     Long seen();
 
     /** When it was really done, for a late entry. */
-    @Nullable Instant doneAt();
+    @Nullable
+    Instant doneAt();
 
     /** What is asked, in the core's words. */
     Ask ask(Asking asking);

@@ -14,7 +14,6 @@ import org.skelda.app.people.Accounts;
 import org.skelda.app.people.Passwords;
 import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
-import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
@@ -56,7 +55,14 @@ class DepartureController {
     private final ServerClock clock;
     private final JsonMapper json;
 
-    DepartureController(Departures departures, OpenStreams streams, InstallationKey key, Passwords passwords, Accounts accounts, ServerClock clock, JsonMapper json) {
+    DepartureController(
+            Departures departures,
+            OpenStreams streams,
+            InstallationKey key,
+            Passwords passwords,
+            Accounts accounts,
+            ServerClock clock,
+            JsonMapper json) {
         this.departures = departures;
         this.streams = streams;
         this.key = key;
@@ -68,29 +74,73 @@ class DepartureController {
 
     /** A departure on Today. @param done complete lines; @param total all lines that are needed */
     record TodayRow(
-            UUID id, Opening.Kind kind, String tail, String typeName, String flight, String from, String to, String stand, Instant offBlock,
-            Lifecycle lifecycle, DepartureView.WaitsFor waitsFor, List<SeatView> seats, int done, int total) {}
+            UUID id,
+            Opening.Kind kind,
+            String tail,
+            String typeName,
+            String flight,
+            String from,
+            String to,
+            String stand,
+            Instant offBlock,
+            Lifecycle lifecycle,
+            DepartureView.WaitsFor waitsFor,
+            List<SeatView> seats,
+            int done,
+            int total) {}
 
     @GetMapping
     List<TodayRow> today(@AuthenticationPrincipal SignedIn person) {
         Instant now = clock.instant();
         return departures.today(person.operatorId(), now).stream()
-                .map(id -> departures.readable(id).map(_ -> row(departures.standing(id, now))).orElseGet(() -> changed(id))).toList();
+                .map(id -> departures
+                        .readable(id)
+                        .map(_ -> row(departures.standing(id, now)))
+                        .orElseGet(() -> changed(id)))
+                .toList();
     }
 
     private static TodayRow row(Departures.Standing standing) {
         Departure state = standing.state();
         Opening opening = state.opening();
-        int total = state.plan().procedures().stream().filter(state::isNeeded).mapToInt(procedure -> procedure.lines().size()).sum();
-        return new TodayRow(opening.departureId(), opening.kind(), opening.tail(), state.plan().type().name(), opening.flight(), opening.from(),
-                opening.to(), opening.stand(), opening.offBlock(), standing.view().lifecycle(), standing.view().waitsFor(),
-                standing.view().seats(), total - standing.view().openLines(), total);
+        int total = state.plan().procedures().stream()
+                .filter(state::isNeeded)
+                .mapToInt(procedure -> procedure.lines().size())
+                .sum();
+        return new TodayRow(
+                opening.departureId(),
+                opening.kind(),
+                opening.tail(),
+                state.plan().type().name(),
+                opening.flight(),
+                opening.from(),
+                opening.to(),
+                opening.stand(),
+                opening.offBlock(),
+                standing.view().lifecycle(),
+                standing.view().waitsFor(),
+                standing.view().seats(),
+                total - standing.view().openLines(),
+                total);
     }
 
     /** Nothing of a log that was changed is shown; that it is there is. */
     private TodayRow changed(UUID id) {
-        return new TodayRow(id, Opening.Kind.LINE, "", "", "", "", "", "", departures.offBlock(id), Lifecycle.PLANNED,
-                new DepartureView.WaitsFor("Its stored log was changed. Do not rely on it", null), List.of(), 0, 0);
+        return new TodayRow(
+                id,
+                Opening.Kind.LINE,
+                "",
+                "",
+                "",
+                "",
+                "",
+                "",
+                departures.offBlock(id),
+                Lifecycle.PLANNED,
+                new DepartureView.WaitsFor("Its stored log was changed. Do not rely on it", null),
+                List.of(),
+                0,
+                0);
     }
 
     @GetMapping("/{id}")
@@ -108,16 +158,25 @@ class DepartureController {
 
     /** The log as it is stored. @param after number of the last event the reader has, 0 for all */
     @GetMapping(path = "/{id}/events", produces = MediaType.APPLICATION_JSON_VALUE)
-    String events(@PathVariable UUID id, @RequestParam(defaultValue = "0") long after, @AuthenticationPrincipal SignedIn person) {
+    String events(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") long after,
+            @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         return "[" + String.join(",", departures.envelopes(id, after)) + "]";
     }
 
     @PostMapping("/{id}/commands")
-    Departures.Answer command(@PathVariable UUID id, @Valid @RequestBody CommandRequest request, @AuthenticationPrincipal SignedIn person,
-            HttpServletRequest http, HttpSession session) {
+    Departures.Answer command(
+            @PathVariable UUID id,
+            @Valid @RequestBody CommandRequest request,
+            @AuthenticationPrincipal SignedIn person,
+            HttpServletRequest http,
+            HttpSession session) {
         departures.checkOwner(id, person.operatorId());
-        Command command = new Asking(member -> crewMember(member, person.operatorId()), http.isUserInRole(Account.ADMINISTRATOR)).command(request);
+        Command command = new Asking(
+                        member -> crewMember(member, person.operatorId()), http.isUserInRole(Account.ADMINISTRATOR))
+                .command(request);
         if (request instanceof RecordRequest.Sign sign) {
             passwords.checkAgain(person, session.getId(), sign.password());
         }
@@ -126,7 +185,10 @@ class DepartureController {
     }
 
     private @Nullable Person crewMember(String personId, String operatorId) {
-        return accounts.findById(personId).filter(account -> account.operatorId().equals(operatorId)).map(Account::person).orElse(null);
+        return accounts.findById(personId)
+                .filter(account -> account.operatorId().equals(operatorId))
+                .map(Account::person)
+                .orElse(null);
     }
 
     /** Log events with their numbers, views, and a heartbeat each second. Resumes by Last-Event-ID or {@code after}. */
@@ -161,9 +223,12 @@ class DepartureController {
     ResponseEntity<String> record(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         var opening = departures.standing(id, clock.instant()).state().opening();
-        String name = "skelda-" + opening.tail() + "-" + PlainName.of(opening.flight()) + "-" + opening.offBlock().toString().substring(0, 10) + ".json";
+        String name = "skelda-" + opening.tail() + "-" + PlainName.of(opening.flight()) + "-"
+                + opening.offBlock().toString().substring(0, 10) + ".json";
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
                 .body(departures.record(id));
     }
 }

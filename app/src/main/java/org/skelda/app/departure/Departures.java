@@ -80,13 +80,19 @@ public class Departures {
      */
     public record Appended(UUID departureId, List<Event> events, Instant at, Departure after) {}
 
-    /** A departure's record is being signed. Published within the transaction that keeps the signature: what a listener keeps, is kept with it. */
+    /**
+     * A departure's record is being signed. Published within the transaction that keeps the signature: what a listener
+     * keeps, is kept with it.
+     */
     public record Signing(Departure departure) {}
 
     /** Somebody begins to read a departure's stream. */
     public record Looked(Departure departure) {}
 
-    /** What became of a command. @param first number of its first event; @param last of its last; @param view of the state after it */
+    /**
+     * What became of a command. @param first number of its first event; @param last of its last; @param view of the
+     * state after it
+     */
     public record Answer(long first, long last, DepartureView view) {}
 
     /** A departure as it stands. */
@@ -95,12 +101,20 @@ public class Departures {
     /** Opens a departure; its first event is on its log when this returns. */
     public void open(Opening opening, Person by, Instant at) {
         UUID id = opening.departureId();
-        LogEntry<Event> entry = new LogEntry<>(UuidCreator.getTimeOrderedEpoch(), 1, at, null, by, null, UuidCreator.getTimeOrderedEpoch(),
+        LogEntry<Event> entry = new LogEntry<>(
+                UuidCreator.getTimeOrderedEpoch(),
+                1,
+                at,
+                null,
+                by,
+                null,
+                UuidCreator.getTimeOrderedEpoch(),
                 Event.of(new RecordEvent.Opened(opening)));
         packs.planOf(opening);
         ObjectNode envelope = EventCodec.write(entry);
         HashChain.seal(envelope, HashChain.seed(id, opening.typeHash(), opening.procedureHash()));
-        store.open(new StoredDeparture(id, opening.operatorId(), opening.offBlock()),
+        store.open(
+                new StoredDeparture(id, opening.operatorId(), opening.offBlock()),
                 new StoredEvent(id, 1, opening.operatorId(), at, json.writeValueAsString(envelope)));
     }
 
@@ -113,7 +127,8 @@ public class Departures {
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
         return with(departureId, departure -> {
             departure.work();
-            Optional<StoredAnswer> earlier = departure.isAnswered(command.id()) ? store.answer(departureId, command.id()) : Optional.empty();
+            Optional<StoredAnswer> earlier =
+                    departure.isAnswered(command.id()) ? store.answer(departureId, command.id()) : Optional.empty();
             departure.answering(command.id());
             return earlier.isPresent()
                     ? again(departure, earlier.get(), requestHash, at)
@@ -128,7 +143,10 @@ public class Departures {
         if (earlier.problem() != null) {
             throw new ProblemException(json.readValue(earlier.problem(), Problem.class));
         }
-        return new Answer(Objects.requireNonNull(earlier.firstSeq()), Objects.requireNonNull(earlier.lastSeq()), departure.view(at));
+        return new Answer(
+                Objects.requireNonNull(earlier.firstSeq()),
+                Objects.requireNonNull(earlier.lastSeq()),
+                departure.view(at));
     }
 
     private Answer decide(LiveDeparture departure, Command command, String requestHash, Person actor, Instant at) {
@@ -140,15 +158,22 @@ public class Departures {
                 LiveDeparture.Prepared prepared = departure.prepare(events, actor, command.id(), at, command.doneAt());
                 long first = state.seq() + 1;
                 long last = prepared.state().seq();
-                store.append(prepared.events(), StoredAnswer.accepted(key, operator, requestHash, first, last), () -> signing(state, prepared.state()));
+                store.append(
+                        prepared.events(),
+                        StoredAnswer.accepted(key, operator, requestHash, first, last),
+                        () -> signing(state, prepared.state()));
                 yield new Answer(first, last, published(departure, prepared, events, at));
             }
             case Decision.Refused<Event>(var refusal) -> {
                 Problem problem = withNewer(new Refusals(state).problem(refusal), refusal, state, command.seen());
-                store.append(List.of(), StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)), () -> { });
+                store.append(
+                        List.of(),
+                        StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)),
+                        () -> {});
                 throw new ProblemException(problem);
             }
-            case Decision.Repeated<Event> _ -> throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
+            case Decision.Repeated<Event> _ ->
+                throw new IllegalStateException("command " + command.id() + " is in the log without an answer");
         };
     }
 
@@ -159,10 +184,12 @@ public class Departures {
     }
 
     /** What has been stored becomes the state, and everyone is told. */
-    private DepartureView published(LiveDeparture departure, LiveDeparture.Prepared prepared, List<Event> events, Instant at) {
+    private DepartureView published(
+            LiveDeparture departure, LiveDeparture.Prepared prepared, List<Event> events, Instant at) {
         departure.take(prepared);
         DepartureView view = departure.view(at);
-        prepared.events().forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
+        prepared.events()
+                .forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
         if (departure.readers.count() > 0) {
             departure.readers.tell(new StreamMessage("view", null, json.writeValueAsString(view)));
         }
@@ -188,7 +215,10 @@ public class Departures {
         });
     }
 
-    /** Tells everyone who reads a departure's stream something that is not stored. @param message made only when somebody reads */
+    /**
+     * Tells everyone who reads a departure's stream something that is not stored. @param message made only when
+     * somebody reads
+     */
     public void tell(UUID departureId, String name, Supplier<Object> message) {
         LiveDeparture departure = live.get(departureId);
         if (departure != null && departure.readers.count() > 0) {
@@ -196,11 +226,17 @@ public class Departures {
         }
     }
 
-    /** The line departure of a tail that is being worked: the earliest by off-block time, if any. What an aircraft sends is never a rehearsal's. */
+    /**
+     * The line departure of a tail that is being worked: the earliest by off-block time, if any. What an aircraft sends
+     * is never a rehearsal's.
+     */
     public Optional<Departure> worked(String operatorId, String tail, Instant at) {
-        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream().flatMap(id -> readable(id).stream())
-                .filter(state -> state.opening().tail().equals(tail) && !state.opening().isRehearsal())
-                .filter(state -> state.lifecycle() == Lifecycle.WORKING || state.lifecycle() == Lifecycle.OFF_BLOCK).findFirst();
+        return store.between(operatorId, at.minus(TODAY_BEFORE), at.plus(TODAY_AFTER)).stream()
+                .flatMap(id -> readable(id).stream())
+                .filter(state ->
+                        state.opening().tail().equals(tail) && !state.opening().isRehearsal())
+                .filter(state -> state.lifecycle() == Lifecycle.WORKING || state.lifecycle() == Lifecycle.OFF_BLOCK)
+                .findFirst();
     }
 
     /** Departures with an off-block time within a span around a time, of any operator. */
@@ -215,7 +251,8 @@ public class Departures {
         }
         return problem.withNewer(envelopes(state.opening().departureId(), Math.min(seen, newest - 1)).stream()
                 .map(envelope -> json.readValue(envelope, EVENT))
-                .filter(event -> subject.equals(event.get("subject")) || Objects.equals(event.get("seq"), (int) newest)).toList());
+                .filter(event -> subject.equals(event.get("subject")) || Objects.equals(event.get("seq"), (int) newest))
+                .toList());
     }
 
     /** Today's departures of an operator, by off-block time. */
@@ -237,7 +274,10 @@ public class Departures {
         return with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
     }
 
-    /** The state as it is; empty where the stored log was changed by something else, which is told to whoever opens that departure. */
+    /**
+     * The state as it is; empty where the stored log was changed by something else, which is told to whoever opens that
+     * departure.
+     */
     public Optional<Departure> readable(UUID departureId) {
         try {
             return Optional.of(state(departureId));
@@ -256,7 +296,9 @@ public class Departures {
 
     /** The stored envelopes behind a number, in order. */
     public List<String> envelopes(UUID departureId, long after) {
-        return store.events(departureId, after).stream().map(StoredEvent::envelope).toList();
+        return store.events(departureId, after).stream()
+                .map(StoredEvent::envelope)
+                .toList();
     }
 
     String record(UUID departureId) {
@@ -266,7 +308,9 @@ public class Departures {
     /** @throws ProblemException not-found when the departure does not exist or is another operator's */
     public void checkOwner(UUID departureId, String operatorId) {
         LiveDeparture known = live.get(departureId);
-        if (known == null ? !store.belongsTo(departureId, operatorId) : !known.operatorId().equals(operatorId)) {
+        if (known == null
+                ? !store.belongsTo(departureId, operatorId)
+                : !known.operatorId().equals(operatorId)) {
             throw new ProblemException(Problems.noSuchDeparture());
         }
     }
@@ -274,7 +318,8 @@ public class Departures {
     /** Gives a reader the events behind {@code after}, the view, then whatever comes, without a gap. */
     void read(UUID departureId, long after, Instant at, Reader reader) {
         with(departureId, departure -> {
-            reader.readsFirst(new LogPages(store, departureId, after, departure.state().seq()));
+            reader.readsFirst(
+                    new LogPages(store, departureId, after, departure.state().seq()));
             reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.view(at))));
             reader.offer(new StreamMessage("reader", null, json.writeValueAsString(new ReaderId(reader.id()))));
             departure.readers.add(reader);
@@ -304,7 +349,8 @@ public class Departures {
         live.values().forEach(departure -> {
             if (departure.readers.count() > 0) {
                 int devices = departure.readers.living(steady_ns);
-                departure.readers.tell(new StreamMessage("heartbeat", null, json.writeValueAsString(new Heartbeat(now, devices))));
+                departure.readers.tell(
+                        new StreamMessage("heartbeat", null, json.writeValueAsString(new Heartbeat(now, devices))));
             }
         });
     }
@@ -313,7 +359,8 @@ public class Departures {
     public record Heartbeat(Instant now, int devices) {}
 
     static String requestHash(JsonMapper json, CommandRequest request, Person actor) {
-        return Sha256.hex((actor.id() + json.writerFor(CommandRequest.class).writeValueAsString(request)).getBytes(StandardCharsets.UTF_8));
+        return Sha256.hex((actor.id() + json.writerFor(CommandRequest.class).writeValueAsString(request))
+                .getBytes(StandardCharsets.UTF_8));
     }
 
     private LiveDeparture live(UUID departureId) {
@@ -325,7 +372,10 @@ public class Departures {
             try {
                 return LiveDeparture.replay(events, store.answered(id), packs::planOf);
             } catch (LogChain.Broken e) {
-                LOG.error("the stored log of departure {} was changed by something else than this program: {}", id, e.getMessage());
+                LOG.error(
+                        "the stored log of departure {} was changed by something else than this program: {}",
+                        id,
+                        e.getMessage());
                 throw new ProblemException(Problems.logChanged(e.seq()));
             }
         });
@@ -342,7 +392,8 @@ public class Departures {
                     return work.apply(departure);
                 }
             } catch (DataIntegrityViolationException | GroupCommit.NotOnDisk e) {
-                // The log may hold more than is known here: what is in memory is forgotten, and read anew the next time.
+                // The log may hold more than is known here: what is in memory is forgotten, and read anew the next
+                // time.
                 forget(departureId, departure);
                 throw e;
             } finally {
@@ -351,7 +402,9 @@ public class Departures {
         }
     }
 
-    /** Departures that nobody looks at leave memory; they come back unnoticed, for all that they are is in their logs. */
+    /**
+     * Departures that nobody looks at leave memory; they come back unnoticed, for all that they are is in their logs.
+     */
     void tidy(long steady_ns) {
         live.forEach((id, departure) -> {
             departure.readers.endGone(steady_ns);

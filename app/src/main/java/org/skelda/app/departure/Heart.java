@@ -4,7 +4,10 @@ import org.skelda.app.clock.ServerClock;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Beats once a second on every open stream, so that a page knows within two that the link is gone; and tidies what nobody uses. */
+/**
+ * Beats once a second on every open stream, so that a page knows within two that the link is gone; and tidies what
+ * nobody uses.
+ */
 @Component
 class Heart {
     private static final long BEAT_MS = 1000;

@@ -18,8 +18,8 @@ import org.skelda.formats.record.RecordSeal;
 import org.springframework.stereotype.Component;
 
 /**
- * The installation's own key, made at its first start: {@code keys/record.key} in the data folder, readable by its owner alone, and
- * {@code keys/record.pub}, which the operator publishes.
+ * The installation's own key, made at its first start: {@code keys/record.key} in the data folder, readable by its
+ * owner alone, and {@code keys/record.pub}, which the operator publishes.
  */
 @Component
 public class InstallationKey {
@@ -48,12 +48,14 @@ public class InstallationKey {
         } catch (IOException e) {
             throw new UncheckedIOException("the installation's key in " + folder + " could not be read or made", e);
         } catch (GeneralSecurityException | IllegalArgumentException e) {
-            throw new IllegalStateException("the installation's key in " + folder + " is damaged; put the folder keys back from a backup", e);
+            throw new IllegalStateException(
+                    "the installation's key in " + folder + " is damaged; put the folder keys back from a backup", e);
         }
     }
 
     private static PrivateKey secret(String base64) throws GeneralSecurityException {
-        return KeyFactory.getInstance(ALGORITHM).generatePrivate(new PKCS8EncodedKeySpec(Base64.getMimeDecoder().decode(base64)));
+        return KeyFactory.getInstance(ALGORITHM)
+                .generatePrivate(new PKCS8EncodedKeySpec(Base64.getMimeDecoder().decode(base64)));
     }
 
     private static String body(Path file) throws IOException {
@@ -61,7 +63,8 @@ public class InstallationKey {
     }
 
     private static String pem(String what, byte[] key) {
-        return "-----BEGIN " + what + "-----\n" + Base64.getMimeEncoder(LINE, new byte[] {'\n'}).encodeToString(key) + "\n-----END " + what + "-----\n";
+        return "-----BEGIN " + what + "-----\n"
+                + Base64.getMimeEncoder(LINE, new byte[] {'\n'}).encodeToString(key) + "\n-----END " + what + "-----\n";
     }
 
     RecordSeal seal() {

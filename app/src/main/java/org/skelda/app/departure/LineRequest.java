@@ -20,14 +20,18 @@ import org.skelda.core.procedure.LineRef;
     @JsonSubTypes.Type(LineRequest.Deviate.class),
     @JsonSubTypes.Type(LineRequest.Hold.class),
     @JsonSubTypes.Type(LineRequest.Resume.class),
-    @JsonSubTypes.Type(LineRequest.Undo.class)})
+    @JsonSubTypes.Type(LineRequest.Undo.class)
+})
 sealed interface LineRequest extends CommandRequest {
 
     /** Ticks a line that needs no value. */
     @JsonTypeName("ANSWER")
     record AnswerLine(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull LineRef line) implements LineRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.AnswerLine(line));
@@ -37,10 +41,13 @@ sealed interface LineRequest extends CommandRequest {
     /** @param value in {@code unit}; @param unit the line's own */
     @JsonTypeName("MEASURE")
     record MeasureLine(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull LineRef line,
             @NotNull Double value,
-            @NotNull @Size(max = 20) String unit) implements LineRequest {
+            @NotNull @Size(max = 20) String unit)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.MeasureLine(line, value, unit));
@@ -50,8 +57,11 @@ sealed interface LineRequest extends CommandRequest {
     /** Confirms the colleague's response to a challenge. */
     @JsonTypeName("CONFIRM")
     record ConfirmLine(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull LineRef line) implements LineRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.ConfirmLine(line));
@@ -61,10 +71,13 @@ sealed interface LineRequest extends CommandRequest {
     /** @param overrides the guarded line's id, given in the second step */
     @JsonTypeName("DEVIATE")
     record Deviate(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull LineRef line,
             @NotNull @Size(max = 500) String reason,
-            @Size(max = 60) @Nullable String overrides) implements LineRequest {
+            @Size(max = 60) @Nullable String overrides)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Deviate(line, reason, overrides));
@@ -74,10 +87,13 @@ sealed interface LineRequest extends CommandRequest {
     /** @param line where it was left */
     @JsonTypeName("HOLD")
     record Hold(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull @Size(max = 60) String procedure,
             @NotNull @Size(max = 500) String reason,
-            @Nullable LineRef line) implements LineRequest {
+            @Nullable LineRef line)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Hold(procedure, reason, line));
@@ -87,8 +103,11 @@ sealed interface LineRequest extends CommandRequest {
     /** Comes back to a held procedure. */
     @JsonTypeName("RESUME")
     record Resume(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull @Size(max = 60) String procedure) implements LineRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull @Size(max = 60) String procedure)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Resume(procedure));
@@ -98,9 +117,12 @@ sealed interface LineRequest extends CommandRequest {
     /** @param reason needed when it is another person's answer */
     @JsonTypeName("UNDO")
     record Undo(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull LineRef line,
-            @Size(max = 500) @Nullable String reason) implements LineRequest {
+            @Size(max = 500) @Nullable String reason)
+            implements LineRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Undo(line, reason));

@@ -26,7 +26,9 @@ import org.skelda.formats.record.LogChain;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A departure in memory: the fold of its stored log, the hash to continue from, and its readers. One owner at a time. */
+/**
+ * A departure in memory: the fold of its stored log, the hash to continue from, and its readers. One owner at a time.
+ */
 final class LiveDeparture {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -40,6 +42,7 @@ final class LiveDeparture {
 
     /** Commands that have an answer in the store already. */
     private final Set<UUID> answered;
+
     private final String operatorId;
 
     private LiveDeparture(Departure state, String headHash, Set<UUID> answered) {
@@ -71,9 +74,11 @@ final class LiveDeparture {
      */
     static LiveDeparture replay(List<StoredEvent> stored, Set<UUID> answered, Function<Opening, Plan> plans) {
         String head = LogChain.check(stored.stream().map(StoredEvent::envelope).toList());
-        List<LogEntry<Event>> log = stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
+        List<LogEntry<Event>> log =
+                stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
         if (!(log.getFirst().event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening)))) {
-            throw new IllegalStateException("a log of a departure begins with its opening, not with " + log.getFirst().event());
+            throw new IllegalStateException("a log of a departure begins with its opening, not with "
+                    + log.getFirst().event());
         }
         Plan plan = plans.apply(opening);
         return new LiveDeparture(Departure.replay(plan, log), head, answered);
@@ -108,7 +113,9 @@ final class LiveDeparture {
         return gone;
     }
 
-    /** Its memory is given back: its readers are ended, and whoever waits for it folds the log anew. Only with its lock. */
+    /**
+     * Its memory is given back: its readers are ended, and whoever waits for it folds the log anew. Only with its lock.
+     */
     void leave() {
         gone = true;
         readers.end();
@@ -129,10 +136,22 @@ final class LiveDeparture {
         Instant acceptedAt = at.isBefore(state.at()) ? state.at() : at;
         Seat seat = state.seatOf(actor).orElse(null);
         for (Event event : events) {
-            LogEntry<Event> entry = new LogEntry<>(UuidCreator.getTimeOrderedEpoch(), next.seq() + 1, acceptedAt, doneAt, actor, seat, commandId, event);
+            LogEntry<Event> entry = new LogEntry<>(
+                    UuidCreator.getTimeOrderedEpoch(),
+                    next.seq() + 1,
+                    acceptedAt,
+                    doneAt,
+                    actor,
+                    seat,
+                    commandId,
+                    event);
             ObjectNode envelope = EventCodec.write(entry);
             hash = HashChain.seal(envelope, hash);
-            sealed.add(new StoredEvent(state.opening().departureId(), entry.seq(), state.opening().operatorId(), acceptedAt,
+            sealed.add(new StoredEvent(
+                    state.opening().departureId(),
+                    entry.seq(),
+                    state.opening().operatorId(),
+                    acceptedAt,
                     JSON.writeValueAsString(envelope)));
             next = next.apply(entry);
         }

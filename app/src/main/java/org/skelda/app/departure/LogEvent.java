@@ -13,5 +13,16 @@ import org.skelda.core.log.Person;
  * @param payload what the type says; its fields carry their units in their names
  */
 public record LogEvent(
-        UUID id, long seq, String type, int v, Instant at, @Nullable Instant doneAt, Person actor, @Nullable String seat,
-        UUID commandId, String subject, Map<String, Object> payload, String prevHash, String hash) {}
+        UUID id,
+        long seq,
+        String type,
+        int v,
+        Instant at,
+        @Nullable Instant doneAt,
+        Person actor,
+        @Nullable String seat,
+        UUID commandId,
+        String subject,
+        Map<String, Object> payload,
+        String prevHash,
+        String hash) {}

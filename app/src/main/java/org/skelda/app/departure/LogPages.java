@@ -31,7 +31,8 @@ final class LogPages implements Iterator<StreamMessage> {
     @Override
     public StreamMessage next() {
         if (!page.hasNext()) {
-            page = store.events(departureId, after, Math.min(last, after + AT_A_TIME)).iterator();
+            page = store.events(departureId, after, Math.min(last, after + AT_A_TIME))
+                    .iterator();
         }
         if (!hasNext() || !page.hasNext()) {
             throw new NoSuchElementException("the log of " + departureId + " has no event behind " + after);

@@ -48,21 +48,32 @@ class LogStore {
 
     @Transactional(readOnly = true)
     public List<StoredEvent> events(UUID departureId, long afterSeq) {
-        return entities.createQuery("from StoredEvent where departureId = :id and seq > :after order by seq", StoredEvent.class)
-                .setParameter("id", departureId).setParameter("after", afterSeq).getResultList();
+        return entities.createQuery(
+                        "from StoredEvent where departureId = :id and seq > :after order by seq", StoredEvent.class)
+                .setParameter("id", departureId)
+                .setParameter("after", afterSeq)
+                .getResultList();
     }
 
     /** @param afterSeq exclusive; @param lastSeq inclusive */
     @Transactional(readOnly = true)
     public List<StoredEvent> events(UUID departureId, long afterSeq, long lastSeq) {
-        return entities.createQuery("from StoredEvent where departureId = :id and seq > :after and seq <= :last order by seq", StoredEvent.class)
-                .setParameter("id", departureId).setParameter("after", afterSeq).setParameter("last", lastSeq).getResultList();
+        return entities.createQuery(
+                        "from StoredEvent where departureId = :id and seq > :after and seq <= :last order by seq",
+                        StoredEvent.class)
+                .setParameter("id", departureId)
+                .setParameter("after", afterSeq)
+                .setParameter("last", lastSeq)
+                .getResultList();
     }
 
     /** Ids of all commands of a departure that were answered, accepted or refused. */
     @Transactional(readOnly = true)
     public Set<UUID> answered(UUID departureId) {
-        return new HashSet<>(entities.createQuery("select commandId from StoredAnswer where departureId = :id", UUID.class).setParameter("id", departureId).getResultList());
+        return new HashSet<>(
+                entities.createQuery("select commandId from StoredAnswer where departureId = :id", UUID.class)
+                        .setParameter("id", departureId)
+                        .getResultList());
     }
 
     @Transactional(readOnly = true)
@@ -73,27 +84,44 @@ class LogStore {
     /** When a departure should leave its stand. */
     @Transactional(readOnly = true)
     public Instant offBlock(UUID departureId) {
-        return entities.createQuery("select offBlock from StoredDeparture where id = :id", Instant.class).setParameter("id", departureId).getSingleResult();
+        return entities.createQuery("select offBlock from StoredDeparture where id = :id", Instant.class)
+                .setParameter("id", departureId)
+                .getSingleResult();
     }
 
     @Transactional(readOnly = true)
     public boolean belongsTo(UUID departureId, String operatorId) {
-        return entities.createQuery("select count(*) from StoredDeparture where id = :id and operatorId = :operator", Long.class)
-                .setParameter("id", departureId).setParameter("operator", operatorId).getSingleResult() == 1;
+        return entities.createQuery(
+                                "select count(*) from StoredDeparture where id = :id and operatorId = :operator",
+                                Long.class)
+                        .setParameter("id", departureId)
+                        .setParameter("operator", operatorId)
+                        .getSingleResult()
+                == 1;
     }
 
     /** Departures of every operator with an off-block time in the span. @param from inclusive; @param to exclusive */
     @Transactional(readOnly = true)
     public List<UUID> between(Instant from, Instant to) {
-        return entities.createQuery("select id from StoredDeparture where offBlock >= :from and offBlock < :to order by offBlock, id", UUID.class)
-                .setParameter("from", from).setParameter("to", to).getResultList();
+        return entities.createQuery(
+                        "select id from StoredDeparture where offBlock >= :from and offBlock < :to order by "
+                                + "offBlock, id",
+                        UUID.class)
+                .setParameter("from", from)
+                .setParameter("to", to)
+                .getResultList();
     }
 
     /** Departures with an off-block time in the span, earliest first. @param from inclusive; @param to exclusive */
     @Transactional(readOnly = true)
     public List<UUID> between(String operatorId, Instant from, Instant to) {
-        return entities.createQuery("select id from StoredDeparture where operatorId = :operator and offBlock >= :from "
-                        + "and offBlock < :to order by offBlock, id", UUID.class)
-                .setParameter("operator", operatorId).setParameter("from", from).setParameter("to", to).getResultList();
+        return entities.createQuery(
+                        "select id from StoredDeparture where operatorId = :operator and offBlock >= :from "
+                                + "and offBlock < :to order by offBlock, id",
+                        UUID.class)
+                .setParameter("operator", operatorId)
+                .setParameter("from", from)
+                .setParameter("to", to)
+                .getResultList();
     }
 }

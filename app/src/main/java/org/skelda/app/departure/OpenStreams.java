@@ -9,7 +9,9 @@ import org.skelda.app.problem.Problems;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Every open stream by the person who reads it: a person has only so many, and signing out ends those of its session. */
+/**
+ * Every open stream by the person who reads it: a person has only so many, and signing out ends those of its session.
+ */
 @Component
 class OpenStreams {
     static final int MOST = 20;
@@ -34,6 +36,10 @@ class OpenStreams {
 
     @EventListener
     void signedOut(SignedOut gone) {
-        ofPeople.values().stream().flatMap(Set::stream).filter(reader -> reader.sessionId().equals(gone.sessionId())).toList().forEach(Reader::end);
+        ofPeople.values().stream()
+                .flatMap(Set::stream)
+                .filter(reader -> reader.sessionId().equals(gone.sessionId()))
+                .toList()
+                .forEach(Reader::end);
     }
 }

@@ -49,15 +49,24 @@ class OpeningController {
     record Choices(List<String> tails, List<String> fields) {}
 
     /** @param offBlock when it should leave its stand, within a day */
-    record OpeningRequest(@NotNull Opening.Kind kind, @NotBlank @Size(max = 20) String tail, @NotBlank @Size(max = 12) String flight, @NotBlank @Size(max = 8) String from,
-            @NotBlank @Size(max = 8) String to, @NotBlank @Size(max = 8) String stand, @NotNull Instant offBlock) {}
+    record OpeningRequest(
+            @NotNull Opening.Kind kind,
+            @NotBlank @Size(max = 20) String tail,
+            @NotBlank @Size(max = 12) String flight,
+            @NotBlank @Size(max = 8) String from,
+            @NotBlank @Size(max = 8) String to,
+            @NotBlank @Size(max = 8) String stand,
+            @NotNull Instant offBlock) {}
 
     /** @param id of the departure that was opened */
     record Opened(UUID id) {}
 
     @GetMapping("/api/openings")
     Choices choices(@AuthenticationPrincipal SignedIn person) {
-        List<String> tails = fleet.tails(person.operatorId()).stream().filter(tail -> packs.hasProcedures(fleet.tail(person.operatorId(), tail).typeId())).toList();
+        List<String> tails = fleet.tails(person.operatorId()).stream()
+                .filter(tail -> packs.hasProcedures(
+                        fleet.tail(person.operatorId(), tail).typeId()))
+                .toList();
         return new Choices(tails, fleet.fields(person.operatorId()));
     }
 
@@ -69,20 +78,42 @@ class OpeningController {
         check(choices.tails().contains(request.tail()), "tail", "is no tail of your operator that has procedures");
         check(choices.fields().contains(request.from()), "from", "is no field of your operator");
         check(choices.fields().contains(request.to()), "to", "is no field of your operator");
-        check(request.offBlock().isAfter(now.minus(EARLIEST)) && request.offBlock().isBefore(now.plus(LATEST)), "offBlock", "is not within the coming day");
+        check(
+                request.offBlock().isAfter(now.minus(EARLIEST))
+                        && request.offBlock().isBefore(now.plus(LATEST)),
+                "offBlock",
+                "is not within the coming day");
         Fleet.Tail tail = fleet.tail(person.operatorId(), request.tail());
         Fleet.Airfield field = fleet.airfield(person.operatorId(), request.from());
         Packs.Current pair = packs.currentFor(tail.typeId());
         UUID id = UuidCreator.getTimeOrderedEpoch();
-        departures.open(new Opening(id, request.kind(), person.operatorId(), tail.registration(), tail.typeId(), PlainName.of(request.flight()), request.from(), request.to(),
-                PlainName.of(request.stand()), field.latitude_deg(), field.longitude_deg(), field.elevation_ft(), request.offBlock().truncatedTo(ChronoUnit.MINUTES),
-                pair.typeHash(), pair.procedureHash(), tail.modifications()), person.person(), now);
+        departures.open(
+                new Opening(
+                        id,
+                        request.kind(),
+                        person.operatorId(),
+                        tail.registration(),
+                        tail.typeId(),
+                        PlainName.of(request.flight()),
+                        request.from(),
+                        request.to(),
+                        PlainName.of(request.stand()),
+                        field.latitude_deg(),
+                        field.longitude_deg(),
+                        field.elevation_ft(),
+                        request.offBlock().truncatedTo(ChronoUnit.MINUTES),
+                        pair.typeHash(),
+                        pair.procedureHash(),
+                        tail.modifications()),
+                person.person(),
+                now);
         return new Opened(id);
     }
 
     private static void check(boolean fits, String field, String words) {
         if (!fits) {
-            throw new ProblemException(Problems.badRequest("The request does not fit.").with(List.of(new Problem.Violation(field, words))));
+            throw new ProblemException(Problems.badRequest("The request does not fit.")
+                    .with(List.of(new Problem.Violation(field, words))));
         }
     }
 }

@@ -15,15 +15,18 @@ import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * One reader of a stream. It reads the log first, and then what waits in its queue, so that a slow reader holds nobody up; one that
- * falls too far behind is let go and comes back with the number of its last event.
+ * One reader of a stream. It reads the log first, and then what waits in its queue, so that a slow reader holds nobody
+ * up; one that falls too far behind is let go and comes back with the number of its last event.
  */
 final class Reader {
     private static final Logger LOG = LoggerFactory.getLogger(Reader.class);
     private static final int FAR_BEHIND = 2000;
     private static final long STUCK_ns = 10_000_000_000L;
-    /** A page says every ten seconds that it is there; one in the background is let do so once a minute by its browser. */
+    /**
+     * A page says every ten seconds that it is there; one in the background is let do so once a minute by its browser.
+     */
     private static final long LIVING_ns = 25_000_000_000L;
+
     private static final long GONE_ns = 150_000_000_000L;
     private static final StreamMessage END = new StreamMessage("end", null, "");
 
@@ -37,6 +40,7 @@ final class Reader {
     private final String sessionId;
     /** Nanoseconds of the steady clock since the message that is being sent; 0 while none is. */
     private volatile long sendingSince_ns;
+
     private volatile long aliveAt_ns = System.nanoTime();
 
     /** @param personId who reads; @param sessionId of the session in which the stream was opened, which ends it */
@@ -83,13 +87,18 @@ final class Reader {
         return steady_ns - aliveAt_ns < LIVING_ns;
     }
 
-    /** Whether its device takes nothing any more, or has said nothing for so long that it is not there. @param steady_ns now */
+    /**
+     * Whether its device takes nothing any more, or has said nothing for so long that it is not there. @param steady_ns
+     * now
+     */
     boolean isGone(long steady_ns) {
         long since = sendingSince_ns;
         return since != 0 && steady_ns - since > STUCK_ns || steady_ns - aliveAt_ns > GONE_ns;
     }
 
-    /** What is to be read before anything that comes from now on; as long as it likes, for it is not held in the queue. */
+    /**
+     * What is to be read before anything that comes from now on; as long as it likes, for it is not held in the queue.
+     */
     void readsFirst(Iterator<StreamMessage> messages) {
         before = messages;
     }
@@ -127,7 +136,8 @@ final class Reader {
     }
 
     private void send(StreamMessage message) throws IOException {
-        SseEmitter.SseEventBuilder event = SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
+        SseEmitter.SseEventBuilder event =
+                SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
         sendingSince_ns = System.nanoTime() | 1;
         emitter.send(message.id() == null ? event : event.id(message.id().toString()));
         sendingSince_ns = 0;

@@ -30,7 +30,9 @@ final class Readers {
 
     /** A person's page said that it is there. @return whether there is such a reader */
     boolean isThere(UUID reader, String personId, long steady_ns) {
-        Optional<Reader> found = open.stream().filter(one -> one.id().equals(reader) && one.personId().equals(personId)).findAny();
+        Optional<Reader> found = open.stream()
+                .filter(one -> one.id().equals(reader) && one.personId().equals(personId))
+                .findAny();
         found.ifPresent(one -> one.isThere(steady_ns));
         return found.isPresent();
     }

@@ -16,14 +16,20 @@ import org.skelda.core.record.RecordAsk;
 @JsonSubTypes({
     @JsonSubTypes.Type(RecordRequest.Sign.class),
     @JsonSubTypes.Type(RecordRequest.Amend.class),
-    @JsonSubTypes.Type(RecordRequest.Abandon.class)})
+    @JsonSubTypes.Type(RecordRequest.Abandon.class)
+})
 sealed interface RecordRequest extends CommandRequest {
 
     /** @param password the person's own, entered again; it is never stored nor hashed */
     @JsonTypeName("SIGN")
     record Sign(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull @Size(max = 200) @JsonProperty(access = JsonProperty.Access.WRITE_ONLY) String password) implements RecordRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+
+            @NotNull @Size(max = 200) @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+            String password)
+            implements RecordRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new RecordAsk.Sign());
@@ -33,8 +39,11 @@ sealed interface RecordRequest extends CommandRequest {
     /** Adds a note to a signed record. */
     @JsonTypeName("AMEND")
     record Amend(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull @Size(max = 2000) String text) implements RecordRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull @Size(max = 2000) String text)
+            implements RecordRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new RecordAsk.Amend(text, asking.office()));
@@ -44,8 +53,11 @@ sealed interface RecordRequest extends CommandRequest {
     /** Gives the departure up. */
     @JsonTypeName("ABANDON")
     record Abandon(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
-            @NotNull @Size(max = 500) String reason) implements RecordRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull @Size(max = 500) String reason)
+            implements RecordRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new RecordAsk.Abandon(reason));

@@ -25,7 +25,8 @@ final class Refusals {
     private static final int NOT_FOUND = 404;
     private static final int CONFLICT = 409;
     private static final int UNPROCESSABLE = 422;
-    private static final DateTimeFormatter UTC = DateTimeFormatter.ofPattern("HH:mm:ss 'UTC'").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter UTC =
+            DateTimeFormatter.ofPattern("HH:mm:ss 'UTC'").withZone(ZoneOffset.UTC);
 
     private final Departure departure;
 
@@ -35,62 +36,157 @@ final class Refusals {
 
     Problem problem(Refusal refusal) {
         return switch (refusal) {
-            case Refusal.NotSeated() -> of("not-seated", FORBIDDEN, "No seat", "You hold no seat on this departure.", "Take a seat first.");
-            case Refusal.SeatHeld(Seat seat, var holder) -> of("seat-held", CONFLICT, "Seat or role is held",
-                    holder.name() + " holds the " + word(seat) + " seat.",
-                    "Choose the other seat or role, ask for a hand-over, or take it over with a reason.");
-            case Refusal.AlreadySeated(Seat seat, var person) -> of("seat-held", CONFLICT, "Already seated",
-                    person.name() + " already holds the " + word(seat) + " seat.", "Release that seat first.");
-            case Refusal.NotYourSeat(Seat seat, var holder) -> of("not-seated", FORBIDDEN, "Not your seat",
-                    "The " + word(seat) + " seat is " + (holder == null ? "free." : "held by " + holder.name() + "."),
-                    "Only its holder can release it or hand it over.");
-            case Refusal.Closed(Lifecycle lifecycle) -> of("departure-closed", CONFLICT, "Departure closed",
-                    "This departure is " + (lifecycle == Lifecycle.SIGNED ? "signed." : "given up."),
-                    lifecycle == Lifecycle.SIGNED ? "Add an amendment if something is missing." : "Open another under Today.");
-            case Refusal.NotOfThisCrew() -> of("not-seated", FORBIDDEN, "Not of this crew", "You held no seat on this departure.",
-                    "Ask one who did, or your operator's office, to add it.");
-            case Refusal.NotSigned _ -> of("departure-closed", CONFLICT, "Not signed", "Only a signed record can be amended.",
-                    "Answer or take back the line itself.");
-            case Refusal.UnknownLine(String name) -> of("unknown-line", NOT_FOUND, "Unknown line",
-                    "This departure's procedures have no '" + name + "'.", "Reload the page; its procedures may be another version.");
-            case Refusal.WrongAnswer(LineRef line, String expected) -> of("wrong-answer", UNPROCESSABLE, "Not how this line is answered",
-                    label(line) + " needs " + expected + ".", "Answer it in that way.");
+            case Refusal.NotSeated() ->
+                of("not-seated", FORBIDDEN, "No seat", "You hold no seat on this departure.", "Take a seat first.");
+            case Refusal.SeatHeld(Seat seat, var holder) ->
+                of(
+                        "seat-held",
+                        CONFLICT,
+                        "Seat or role is held",
+                        holder.name() + " holds the " + word(seat) + " seat.",
+                        "Choose the other seat or role, ask for a hand-over, or take it over with a reason.");
+            case Refusal.AlreadySeated(Seat seat, var person) ->
+                of(
+                        "seat-held",
+                        CONFLICT,
+                        "Already seated",
+                        person.name() + " already holds the " + word(seat) + " seat.",
+                        "Release that seat first.");
+            case Refusal.NotYourSeat(Seat seat, var holder) ->
+                of(
+                        "not-seated",
+                        FORBIDDEN,
+                        "Not your seat",
+                        "The " + word(seat) + " seat is "
+                                + (holder == null ? "free." : "held by " + holder.name() + "."),
+                        "Only its holder can release it or hand it over.");
+            case Refusal.Closed(Lifecycle lifecycle) ->
+                of(
+                        "departure-closed",
+                        CONFLICT,
+                        "Departure closed",
+                        "This departure is " + (lifecycle == Lifecycle.SIGNED ? "signed." : "given up."),
+                        lifecycle == Lifecycle.SIGNED
+                                ? "Add an amendment if something is missing."
+                                : "Open another under Today.");
+            case Refusal.NotOfThisCrew() ->
+                of(
+                        "not-seated",
+                        FORBIDDEN,
+                        "Not of this crew",
+                        "You held no seat on this departure.",
+                        "Ask one who did, or your operator's office, to add it.");
+            case Refusal.NotSigned _ ->
+                of(
+                        "departure-closed",
+                        CONFLICT,
+                        "Not signed",
+                        "Only a signed record can be amended.",
+                        "Answer or take back the line itself.");
+            case Refusal.UnknownLine(String name) ->
+                of(
+                        "unknown-line",
+                        NOT_FOUND,
+                        "Unknown line",
+                        "This departure's procedures have no '" + name + "'.",
+                        "Reload the page; its procedures may be another version.");
+            case Refusal.WrongAnswer(LineRef line, String expected) ->
+                of(
+                        "wrong-answer",
+                        UNPROCESSABLE,
+                        "Not how this line is answered",
+                        label(line) + " needs " + expected + ".",
+                        "Answer it in that way.");
             case Refusal.GateClosed(LineRef line, GateState gate) -> gateClosed(line, gate);
-            case Refusal.OverrideNeeded(LineRef line, String guards) -> of("gate-closed", CONFLICT, "Guarded gate",
-                    label(line) + " is guarded: going on now can harm " + guards + ".",
-                    "Wait for the gate, or name the line in a second step.").withGate(null, line.line(), guards);
-            case Refusal.Conflict(String subject, long newest) -> of("conflict", CONFLICT, "Something newer happened",
-                    "Event " + newest + " on this " + subject.split(":", 2)[0] + " came before yours.",
-                    "Look at what is there now and decide again.").withNewest(newest);
-            case Refusal.AnotherPersonNeeded(LineRef line) -> of("another-person", FORBIDDEN, "Another person confirms",
-                    "You gave the response to " + label(line) + "; the other pilot confirms it.", "Ask the other pilot to confirm.");
-            case Refusal.NothingThere(String what) -> of("nothing-there", CONFLICT, "Nothing there", what, "Look at what is there now.");
-            case Refusal.ReasonMissing(String forWhat) -> of("reason-missing", UNPROCESSABLE, "Reason missing",
-                    "A reason is needed for " + forWhat + ".", "Give one in a few words.");
-            case Refusal.ImpossibleValue(String quantity, double value, double min, double max, String unit, String todo) ->
-                of("out-of-range", UNPROCESSABLE, "Impossible value", quantity + " of " + plain(value) + " " + unit
-                        + " is outside " + plain(min) + " to " + plain(max) + " " + unit + ".", todo);
-            case Refusal.UnknownUnit(String given, String expected) -> of("unit-unknown", UNPROCESSABLE, "Another unit",
-                    "The value came in '" + given + "'; this line is in " + expected + ".", "Give it in " + expected + ".");
-            case Refusal.ImpossibleTime(Instant given, Instant earliest, Instant latest) -> of("out-of-range", UNPROCESSABLE, "Impossible time",
-                    UTC.format(given) + " is outside " + UTC.format(earliest) + " to " + UTC.format(latest) + ".",
-                    "Give the time it was done, not later than now.");
-            case Refusal.NotReadyToSign(List<LineRef> lines) -> of("lines-open", CONFLICT, "Not ready to sign",
-                    lines.isEmpty() ? "The aircraft has not left its stand." : lines.size() + " lines are open, the first is " + label(lines.getFirst()) + ".",
-                    "Answer them or record deviations first.");
+            case Refusal.OverrideNeeded(LineRef line, String guards) ->
+                of(
+                                "gate-closed",
+                                CONFLICT,
+                                "Guarded gate",
+                                label(line) + " is guarded: going on now can harm " + guards + ".",
+                                "Wait for the gate, or name the line in a second step.")
+                        .withGate(null, line.line(), guards);
+            case Refusal.Conflict(String subject, long newest) ->
+                of(
+                                "conflict",
+                                CONFLICT,
+                                "Something newer happened",
+                                "Event " + newest + " on this " + subject.split(":", 2)[0] + " came before yours.",
+                                "Look at what is there now and decide again.")
+                        .withNewest(newest);
+            case Refusal.AnotherPersonNeeded(LineRef line) ->
+                of(
+                        "another-person",
+                        FORBIDDEN,
+                        "Another person confirms",
+                        "You gave the response to " + label(line) + "; the other pilot confirms it.",
+                        "Ask the other pilot to confirm.");
+            case Refusal.NothingThere(String what) ->
+                of("nothing-there", CONFLICT, "Nothing there", what, "Look at what is there now.");
+            case Refusal.ReasonMissing(String forWhat) ->
+                of(
+                        "reason-missing",
+                        UNPROCESSABLE,
+                        "Reason missing",
+                        "A reason is needed for " + forWhat + ".",
+                        "Give one in a few words.");
+            case Refusal.ImpossibleValue(
+                    String quantity,
+                    double value,
+                    double min,
+                    double max,
+                    String unit,
+                    String todo) ->
+                of(
+                        "out-of-range",
+                        UNPROCESSABLE,
+                        "Impossible value",
+                        quantity + " of " + plain(value) + " " + unit + " is outside " + plain(min) + " to "
+                                + plain(max) + " " + unit + ".",
+                        todo);
+            case Refusal.UnknownUnit(String given, String expected) ->
+                of(
+                        "unit-unknown",
+                        UNPROCESSABLE,
+                        "Another unit",
+                        "The value came in '" + given + "'; this line is in " + expected + ".",
+                        "Give it in " + expected + ".");
+            case Refusal.ImpossibleTime(Instant given, Instant earliest, Instant latest) ->
+                of(
+                        "out-of-range",
+                        UNPROCESSABLE,
+                        "Impossible time",
+                        UTC.format(given) + " is outside " + UTC.format(earliest) + " to " + UTC.format(latest) + ".",
+                        "Give the time it was done, not later than now.");
+            case Refusal.NotReadyToSign(List<LineRef> lines) ->
+                of(
+                        "lines-open",
+                        CONFLICT,
+                        "Not ready to sign",
+                        lines.isEmpty()
+                                ? "The aircraft has not left its stand."
+                                : lines.size() + " lines are open, the first is " + label(lines.getFirst()) + ".",
+                        "Answer them or record deviations first.");
         };
     }
 
     private Problem gateClosed(LineRef line, GateState gate) {
         String why = gate.waits().stream().map(this::wait).collect(Collectors.joining("; "));
-        return of("gate-closed", CONFLICT, "Gate closed", label(line) + " waits: " + why + ".",
-                gate.opensAt().isPresent() ? "Do something else meanwhile; it opens by itself." : "Do that first, or record a deviation.")
+        return of(
+                        "gate-closed",
+                        CONFLICT,
+                        "Gate closed",
+                        label(line) + " waits: " + why + ".",
+                        gate.opensAt().isPresent()
+                                ? "Do something else meanwhile; it opens by itself."
+                                : "Do that first, or record a deviation.")
                 .withGate(gate.opensAt().orElse(null), null, gate.guards());
     }
 
     private String wait(GateState.Wait wait) {
         return switch (wait) {
-            case GateState.Wait.ForClock(String clock, Instant opensAt) -> clock(clock) + " runs until " + UTC.format(opensAt);
+            case GateState.Wait.ForClock(String clock, Instant opensAt) ->
+                clock(clock) + " runs until " + UTC.format(opensAt);
             case GateState.Wait.ForClockStart(String clock) -> clock(clock) + " has not been started";
             case GateState.Wait.ForProcedure(String id) ->
                 departure.plan().procedure(id).map(Procedure::title).orElse(id) + " is not complete";
@@ -110,7 +206,9 @@ final class Refusals {
     }
 
     private static String plain(double value) {
-        return value == Math.rint(value) && Math.abs(value) < 1e15 ? String.format(Locale.ROOT, "%.0f", value) : Double.toString(value);
+        return value == Math.rint(value) && Math.abs(value) < 1e15
+                ? String.format(Locale.ROOT, "%.0f", value)
+                : Double.toString(value);
     }
 
     private static String word(Seat seat) {

@@ -18,16 +18,20 @@ import org.skelda.core.seat.SeatAsk;
     @JsonSubTypes.Type(SeatRequest.TakeSeat.class),
     @JsonSubTypes.Type(SeatRequest.ReleaseSeat.class),
     @JsonSubTypes.Type(SeatRequest.HandOverSeat.class),
-    @JsonSubTypes.Type(SeatRequest.SwapRoles.class)})
+    @JsonSubTypes.Type(SeatRequest.SwapRoles.class)
+})
 sealed interface SeatRequest extends CommandRequest {
 
     /** @param reason needed only to take over a held seat */
     @JsonTypeName("TAKE_SEAT")
     record TakeSeat(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull Seat seat,
             @NotNull Role role,
-            @Size(max = 500) @Nullable String reason) implements SeatRequest {
+            @Size(max = 500) @Nullable String reason)
+            implements SeatRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new SeatAsk.TakeSeat(seat, role, reason));
@@ -37,7 +41,9 @@ sealed interface SeatRequest extends CommandRequest {
     /** Leaves one's own seat. */
     @JsonTypeName("RELEASE_SEAT")
     record ReleaseSeat(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull Seat seat) implements SeatRequest {
         @Override
         public Ask ask(Asking asking) {
@@ -48,9 +54,12 @@ sealed interface SeatRequest extends CommandRequest {
     /** @param to a person's id */
     @JsonTypeName("HAND_OVER_SEAT")
     record HandOverSeat(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull Seat seat,
-            @NotNull @Size(max = 60) String to) implements SeatRequest {
+            @NotNull @Size(max = 60) String to)
+            implements SeatRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new SeatAsk.HandOverSeat(seat, asking.person(to)));
@@ -60,7 +69,9 @@ sealed interface SeatRequest extends CommandRequest {
     /** Exchanges flying and monitoring. */
     @JsonTypeName("SWAP_ROLES")
     record SwapRoles(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt) implements SeatRequest {
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt) implements SeatRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new SeatAsk.SwapRoles());

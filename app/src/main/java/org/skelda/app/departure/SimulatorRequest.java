@@ -11,16 +11,18 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.Ask;
 
 /** What can be asked of the simulated aircraft. */
-@JsonSubTypes({
-    @JsonSubTypes.Type(SimulatorRequest.TapControl.class)})
+@JsonSubTypes({@JsonSubTypes.Type(SimulatorRequest.TapControl.class)})
 sealed interface SimulatorRequest extends CommandRequest {
 
     /** @param control e.g. engine-2/fuel; @param position of that control */
     @JsonTypeName("TAP_CONTROL")
     record TapControl(
-            @NotNull UUID commandId, @NotNull @PositiveOrZero Long seen, @Nullable Instant doneAt,
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
             @NotNull @Size(max = 40) String control,
-            @NotNull @Size(max = 40) String position) implements SimulatorRequest {
+            @NotNull @Size(max = 40) String position)
+            implements SimulatorRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(asking.control(control, position));

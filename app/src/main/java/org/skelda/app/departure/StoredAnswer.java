@@ -18,13 +18,18 @@ import org.jspecify.annotations.Nullable;
 class StoredAnswer {
     @Id
     private UUID departureId;
+
     @Id
     private UUID commandId;
+
     private String operatorId;
+
     @JdbcTypeCode(SqlTypes.CHAR)
     private String requestHash;
+
     private @Nullable Long firstSeq;
     private @Nullable Long lastSeq;
+
     @Column(length = StoredEvent.LONGEST_TEXT)
     private @Nullable String problem;
 
@@ -50,13 +55,24 @@ class StoredAnswer {
         return answer;
     }
 
-    String requestHash() { return requestHash; }
+    String requestHash() {
+        return requestHash;
+    }
 
-    @Nullable Long firstSeq() { return firstSeq; }
+    @Nullable
+    Long firstSeq() {
+        return firstSeq;
+    }
 
-    @Nullable Long lastSeq() { return lastSeq; }
+    @Nullable
+    Long lastSeq() {
+        return lastSeq;
+    }
 
-    @Nullable String problem() { return problem; }
+    @Nullable
+    String problem() {
+        return problem;
+    }
 
     /** A command of a departure. */
     record Key(UUID departureId, UUID commandId) implements Serializable {}

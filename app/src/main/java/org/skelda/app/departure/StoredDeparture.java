@@ -12,6 +12,7 @@ import java.util.UUID;
 class StoredDeparture {
     @Id
     private UUID id;
+
     private String operatorId;
     private Instant offBlock;
 
@@ -23,5 +24,7 @@ class StoredDeparture {
         this.offBlock = offBlock;
     }
 
-    UUID id() { return id; }
+    UUID id() {
+        return id;
+    }
 }

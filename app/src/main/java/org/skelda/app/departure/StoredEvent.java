@@ -21,10 +21,13 @@ class StoredEvent {
 
     @Id
     private UUID departureId;
+
     @Id
     private long seq;
+
     private String operatorId;
     private Instant at;
+
     @Column(length = LONGEST_TEXT)
     private String envelope;
 
@@ -38,9 +41,13 @@ class StoredEvent {
         this.envelope = envelope;
     }
 
-    long seq() { return seq; }
+    long seq() {
+        return seq;
+    }
 
-    String envelope() { return envelope; }
+    String envelope() {
+        return envelope;
+    }
 
     /** A log's place: which departure, which number. */
     record Key(UUID departureId, long seq) implements Serializable {}

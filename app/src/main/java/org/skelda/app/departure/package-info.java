@@ -3,4 +3,3 @@
 package org.skelda.app.departure;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -21,13 +21,14 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Who may ask the running server for what is its owner's alone: whoever can read {@code run/door} in the data folder. It holds the port
- * and a key that was drawn for this run, and is gone when the server has stopped.
+ * Who may ask the running server for what is its owner's alone: whoever can read {@code run/door} in the data folder.
+ * It holds the port and a key that was drawn for this run, and is gone when the server has stopped.
  */
 @Component
 public class DoorKey implements DisposableBean {
     /** The header that a request bears the key in. */
     public static final String HEADER = "X-Skelda-Door";
+
     private static final Logger LOG = LoggerFactory.getLogger(DoorKey.class);
     private static final int KEY_BYTES = 32;
 
@@ -59,7 +60,8 @@ public class DoorKey implements DisposableBean {
     /** Whether a request comes from this machine and bears the key. */
     public boolean opens(HttpServletRequest request) {
         String given = request.getHeader(HEADER);
-        return given != null && isLoopback(request.getRemoteAddr())
+        return given != null
+                && isLoopback(request.getRemoteAddr())
                 && MessageDigest.isEqual(given.getBytes(StandardCharsets.UTF_8), key.getBytes(StandardCharsets.UTF_8));
     }
 

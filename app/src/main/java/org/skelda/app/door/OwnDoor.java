@@ -10,8 +10,8 @@ import org.springframework.boot.web.server.autoconfigure.ServerProperties;
 import org.springframework.stereotype.Component;
 
 /**
- * Where this machine's own programs knock: the server's own door, or, where that is not this machine's own address or speaks TLS, a second
- * one on loopback that nobody else can reach.
+ * Where this machine's own programs knock: the server's own door, or, where that is not this machine's own address or
+ * speaks TLS, a second one on loopback that nobody else can reach.
  */
 @Component
 public class OwnDoor implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {

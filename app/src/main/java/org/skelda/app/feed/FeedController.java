@@ -32,8 +32,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * Takes readings in; issues and revokes the tokens for it, for administrators alone.
- * The chain of filters says so too, before a body is read.
+ * Takes readings in; issues and revokes the tokens for it, for administrators alone. The chain of filters says so too,
+ * before a body is read.
  */
 @RestController
 @RequestMapping("/api/feeds")
@@ -56,10 +56,14 @@ class FeedController {
 
     /** A batch of readings as newline-delimited JSON. Nothing of a batch with a malformed line is kept. */
     @PostMapping(path = "/{feedId}/samples", consumes = "application/x-ndjson")
-    LiveStarts.Counts samples(@PathVariable UUID feedId, @RequestAttribute(FeedDoor.FEED) Feeds.Feed feed, @RequestBody byte[] body) {
+    LiveStarts.Counts samples(
+            @PathVariable UUID feedId, @RequestAttribute(FeedDoor.FEED) Feeds.Feed feed, @RequestBody byte[] body) {
         try {
             Instant now = clock.instant();
-            LiveStarts.Counts counts = starts.take(new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()), body, now);
+            LiveStarts.Counts counts = starts.take(
+                    new LiveStarts.Source(feed.id(), feed.operatorId(), feed.tail(), feed.label(), feed.simulated()),
+                    body,
+                    now);
             news.note(feedId, counts, now);
             return counts;
         } catch (InvalidFeed e) {
@@ -68,13 +72,25 @@ class FeedController {
     }
 
     /** @param tail whose readings come; @param label as people call the feed */
-    record FeedRequest(@NotBlank @Size(max = 20) String tail, @NotBlank @Size(max = 120) String label) {}
+    record FeedRequest(
+            @NotBlank @Size(max = 20) String tail,
+            @NotBlank @Size(max = 120) String label) {}
 
     /** @param token shown this once */
     record IssuedFeed(UUID id, String tail, String label, String token) {}
 
-    /** @param heardAt when a batch of it last came, null for not since the server began; @param news what was last wrong with it, null for nothing */
-    record ListedFeed(UUID id, String tail, String label, Instant issuedAt, @Nullable Instant revokedAt, @Nullable Instant heardAt, @Nullable String news) {}
+    /**
+     * @param heardAt when a batch of it last came, null for not since the server began; @param news what was last wrong
+     *     with it, null for nothing
+     */
+    record ListedFeed(
+            UUID id,
+            String tail,
+            String label,
+            Instant issuedAt,
+            @Nullable Instant revokedAt,
+            @Nullable Instant heardAt,
+            @Nullable String news) {}
 
     /** @param tails of the operator, for issuing another; @param feeds the newest first */
     record Overview(List<String> tails, List<ListedFeed> feeds) {}
@@ -82,12 +98,20 @@ class FeedController {
     @RolesAllowed(Account.ADMINISTRATOR)
     @GetMapping
     Overview all(@AuthenticationPrincipal SignedIn person) {
-        return new Overview(fleet.tails(person.operatorId()), feeds.listed(person.operatorId()).stream().map(this::row).toList());
+        return new Overview(
+                fleet.tails(person.operatorId()),
+                feeds.listed(person.operatorId()).stream().map(this::row).toList());
     }
 
     private ListedFeed row(Feeds.Listed feed) {
         Optional<FeedNews.News> known = news.of(feed.id());
-        return new ListedFeed(feed.id(), feed.tail(), feed.label(), feed.issuedAt(), feed.revokedAt(), known.map(FeedNews.News::heardAt).orElse(null),
+        return new ListedFeed(
+                feed.id(),
+                feed.tail(),
+                feed.label(),
+                feed.issuedAt(),
+                feed.revokedAt(),
+                known.map(FeedNews.News::heardAt).orElse(null),
                 known.map(FeedNews.News::words).orElse(null));
     }
 
@@ -99,8 +123,15 @@ class FeedController {
             throw new ProblemException(Problems.badRequest("The request does not fit.")
                     .with(List.of(new Problem.Violation("tail", "is no tail of your operator"))));
         }
-        Feeds.Issued issued = feeds.issue(person.operatorId(), request.tail(), PlainName.of(request.label()), false, person.id(), clock.instant());
-        return new IssuedFeed(issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());
+        Feeds.Issued issued = feeds.issue(
+                person.operatorId(),
+                request.tail(),
+                PlainName.of(request.label()),
+                false,
+                person.id(),
+                clock.instant());
+        return new IssuedFeed(
+                issued.feed().id(), issued.feed().tail(), issued.feed().label(), issued.token());
     }
 
     @RolesAllowed(Account.ADMINISTRATOR)
@@ -108,8 +139,12 @@ class FeedController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void revoke(@PathVariable UUID feedId, @AuthenticationPrincipal SignedIn person) {
         if (!feeds.revoke(feedId, person.operatorId(), person.id(), clock.instant())) {
-            throw new ProblemException(Problem.of("not-found", HttpStatus.NOT_FOUND.value(), "No such feed",
-                    "There is no such feed at your operator, or it was revoked before.", "Check its id."));
+            throw new ProblemException(Problem.of(
+                    "not-found",
+                    HttpStatus.NOT_FOUND.value(),
+                    "No such feed",
+                    "There is no such feed at your operator, or it was revoked before.",
+                    "Check its id."));
         }
         door.forget();
     }

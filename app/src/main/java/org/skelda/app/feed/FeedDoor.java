@@ -28,20 +28,24 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The door at which aircraft knock ten times a second, with a token of their own. The token is looked at before anything of the body
- * is read. There is no session, and no cookie that another page could borrow.
+ * The door at which aircraft knock ten times a second, with a token of their own. The token is looked at before
+ * anything of the body is read. There is no session, and no cookie that another page could borrow.
  */
 @Configuration
 class FeedDoor {
     /** The feed whose token came with a request. */
     static final String FEED = "skelda.feed";
-    private static final PathPatternRequestMatcher DOOR = PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/feeds/{feedId}/samples");
+
+    private static final PathPatternRequestMatcher DOOR =
+            PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/feeds/{feedId}/samples");
     private static final String BEARER = "Bearer ";
     /** A revoked token is refused at the latest this long after. */
     private static final Duration KNOWN_FOR = Duration.ofSeconds(1);
+
     private static final int KNOWN = 1000;
 
-    private final Cache<Key, Optional<Feeds.Feed>> known = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(KNOWN).build();
+    private final Cache<Key, Optional<Feeds.Feed>> known =
+            Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(KNOWN).build();
 
     private record Key(UUID id, String token) {}
 
@@ -74,12 +78,15 @@ class FeedDoor {
         }
 
         @Override
-        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-            Optional<Feeds.Feed> feed = key(request).flatMap(key -> known.get(key, one -> feeds.opened(one.id(), one.token())));
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            Optional<Feeds.Feed> feed =
+                    key(request).flatMap(key -> known.get(key, one -> feeds.opened(one.id(), one.token())));
             if (feed.isEmpty()) {
                 response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                 response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-                response.getOutputStream().write(json.writeValueAsBytes(Problems.feedToken().answer()));
+                response.getOutputStream()
+                        .write(json.writeValueAsBytes(Problems.feedToken().answer()));
                 // At once, and not when the rest of the body has come.
                 response.flushBuffer();
                 return;
@@ -94,7 +101,10 @@ class FeedDoor {
                 return Optional.empty();
             }
             try {
-                return Optional.of(new Key(UUID.fromString(String.valueOf(DOOR.matcher(request).getVariables().get("feedId"))), authorization.substring(BEARER.length())));
+                return Optional.of(new Key(
+                        UUID.fromString(String.valueOf(
+                                DOOR.matcher(request).getVariables().get("feedId"))),
+                        authorization.substring(BEARER.length())));
             } catch (IllegalArgumentException _) {
                 return Optional.empty();
             }

@@ -36,14 +36,16 @@ class Logbook {
     @EventListener
     public void signed(Departures.Signing signing) {
         Opening opening = signing.departure().opening();
-        entities.persist(new StoredEntry(opening.departureId(), opening.operatorId(), opening.offBlock(), text(signing.departure())));
+        entities.persist(new StoredEntry(
+                opening.departureId(), opening.operatorId(), opening.offBlock(), text(signing.departure())));
     }
 
     /** Departures that an earlier version signed, once. */
     @EventListener(ApplicationReadyEvent.class)
     @Transactional
     public void fill() {
-        for (StoredEntry waiting : entities.createQuery("from StoredEntry where entry is null", StoredEntry.class).getResultList()) {
+        for (StoredEntry waiting : entities.createQuery("from StoredEntry where entry is null", StoredEntry.class)
+                .getResultList()) {
             Departure departure = departures.state(waiting.departureId());
             if (departure.signedAt() == null) {
                 LOG.warn("departure {} is not signed after all; it stays out of the logbook", waiting.departureId());
@@ -61,9 +63,16 @@ class Logbook {
     /** With an off-block time in a span, the newest first. @param from inclusive; @param to exclusive */
     @Transactional(readOnly = true)
     public List<LogbookRow> between(String operatorId, Instant from, Instant to) {
-        return entities.createQuery("select entry from StoredEntry where operatorId = :operator and offBlock >= :from and offBlock < :to and entry is not null "
-                        + "order by offBlock desc, departureId", String.class)
-                .setParameter("operator", operatorId).setParameter("from", from).setParameter("to", to).getResultStream()
-                .map(entry -> json.readValue(entry, LogbookRow.class)).toList();
+        return entities.createQuery(
+                        "select entry from StoredEntry where operatorId = :operator and offBlock >= :from and "
+                                + "offBlock < :to and entry is not null "
+                                + "order by offBlock desc, departureId",
+                        String.class)
+                .setParameter("operator", operatorId)
+                .setParameter("from", from)
+                .setParameter("to", to)
+                .getResultStream()
+                .map(entry -> json.readValue(entry, LogbookRow.class))
+                .toList();
     }
 }

@@ -8,7 +8,10 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** A signed departure as the logbook shows it. The text is null only while one that was signed by an earlier version waits to be filled in. */
+/**
+ * A signed departure as the logbook shows it. The text is null only while one that was signed by an earlier version
+ * waits to be filled in.
+ */
 @Entity
 @Table(name = "logbook_entry")
 class StoredEntry {
@@ -16,8 +19,10 @@ class StoredEntry {
 
     @Id
     private UUID departureId;
+
     private String operatorId;
     private Instant offBlock;
+
     @Column(length = LONGEST_TEXT)
     private @Nullable String entry;
 
@@ -30,9 +35,16 @@ class StoredEntry {
         this.entry = entry;
     }
 
-    UUID departureId() { return departureId; }
+    UUID departureId() {
+        return departureId;
+    }
 
-    @Nullable String entry() { return entry; }
+    @Nullable
+    String entry() {
+        return entry;
+    }
 
-    void fill(String text) { entry = text; }
+    void fill(String text) {
+        entry = text;
+    }
 }

@@ -12,6 +12,7 @@ public class Account {
 
     @Id
     private String id;
+
     private String operatorId;
     private String accountName;
     private String fullName;
@@ -22,7 +23,14 @@ public class Account {
 
     protected Account() {}
 
-    public Account(String id, String operatorId, String accountName, String fullName, String duty, String passwordHash, boolean demo) {
+    public Account(
+            String id,
+            String operatorId,
+            String accountName,
+            String fullName,
+            String duty,
+            String passwordHash,
+            boolean demo) {
         this.id = id;
         this.operatorId = operatorId;
         this.accountName = PlainName.of(accountName);
@@ -32,18 +40,30 @@ public class Account {
         this.demo = demo;
     }
 
-    public String operatorId() { return operatorId; }
+    public String operatorId() {
+        return operatorId;
+    }
 
-    public String accountName() { return accountName; }
+    public String accountName() {
+        return accountName;
+    }
 
-    public String duty() { return duty; }
+    public String duty() {
+        return duty;
+    }
 
-    String passwordHash() { return passwordHash; }
+    String passwordHash() {
+        return passwordHash;
+    }
 
-    boolean demo() { return demo; }
+    boolean demo() {
+        return demo;
+    }
 
     /** Whether the person is of the operator's office. */
-    public boolean administrator() { return administrator; }
+    public boolean administrator() {
+        return administrator;
+    }
 
     /** The same account with an administrator's rights. */
     public Account asAdministrator() {

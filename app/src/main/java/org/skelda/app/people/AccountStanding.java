@@ -24,14 +24,15 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * What the account behind a session may do, looked up at each request and before its body is read: an account that is gone, or a
- * demonstration's account outside a demonstration, is nobody, whenever it signed in.
+ * What the account behind a session may do, looked up at each request and before its body is read: an account that is
+ * gone, or a demonstration's account outside a demonstration, is nobody, whenever it signed in.
  */
 @Component
 class AccountStanding extends OncePerRequestFilter {
     private static final String CREW = "CREW";
     /** A change of an account holds at the latest this long after. */
     private static final Duration KNOWN_FOR = Duration.ofSeconds(2);
+
     private static final int KNOWN = 1000;
 
     private final boolean demo;
@@ -39,7 +40,10 @@ class AccountStanding extends OncePerRequestFilter {
 
     AccountStanding(Accounts accounts, SkeldaProperties properties) {
         this.demo = properties.demo();
-        this.accounts = Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(KNOWN).build(accounts::findById);
+        this.accounts = Caffeine.newBuilder()
+                .expireAfterWrite(KNOWN_FOR)
+                .maximumSize(KNOWN)
+                .build(accounts::findById);
     }
 
     /** Whether an account answers a request from there. */
@@ -48,12 +52,15 @@ class AccountStanding extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
         if (signedIn != null && signedIn.getPrincipal() instanceof SignedIn person) {
             SecurityContext context = SecurityContextHolder.createEmptyContext();
-            accounts.get(person.id()).filter(account -> answers(account, request.getRemoteAddr()))
-                    .ifPresent(account -> context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person, null, roles(account))));
+            accounts.get(person.id())
+                    .filter(account -> answers(account, request.getRemoteAddr()))
+                    .ifPresent(account -> context.setAuthentication(
+                            UsernamePasswordAuthenticationToken.authenticated(person, null, roles(account))));
             SecurityContextHolder.setContext(context);
         }
         chain.doFilter(request, response);

@@ -12,8 +12,8 @@ import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.stereotype.Component;
 
 /**
- * The token against forged requests: it is kept in the session, so that it ends with it, and a copy in a cookie tells it to the page,
- * which sends it back in a header. A cookie alone, which a neighbouring site can plant, opens nothing.
+ * The token against forged requests: it is kept in the session, so that it ends with it, and a copy in a cookie tells
+ * it to the page, which sends it back in a header. A cookie alone, which a neighbouring site can plant, opens nothing.
  */
 @Component
 class ForgeryTokens implements CsrfTokenRepository {
@@ -57,7 +57,14 @@ class ForgeryTokens implements CsrfTokenRepository {
     }
 
     private static void tell(@Nullable CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
-        response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, token == null ? "" : token.getToken()).path("/").sameSite("Strict")
-                .secure(request.isSecure()).maxAge(token == null ? Duration.ZERO : AS_LONG_AS_A_SESSION).build().toString());
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                ResponseCookie.from(COOKIE, token == null ? "" : token.getToken())
+                        .path("/")
+                        .sameSite("Strict")
+                        .secure(request.isSecure())
+                        .maxAge(token == null ? Duration.ZERO : AS_LONG_AS_A_SESSION)
+                        .build()
+                        .toString());
     }
 }

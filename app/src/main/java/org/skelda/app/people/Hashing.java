@@ -17,9 +17,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
 /**
- * Hashes passwords on threads of its own, one for those who sign in and one for those who are signed in. A hash takes a core for a
- * fifth of a second by design; on the threads of requests a few of them at once would hold up everything else. Strangers get no more
- * than half a core: their thread rests after each hash for as long as it took, however many wait.
+ * Hashes passwords on threads of its own, one for those who sign in and one for those who are signed in. A hash takes a
+ * core for a fifth of a second by design; on the threads of requests a few of them at once would hold up everything
+ * else. Strangers get no more than half a core: their thread rests after each hash for as long as it took, however many
+ * wait.
  */
 @Component
 class Hashing {
@@ -35,17 +36,29 @@ class Hashing {
     }
 
     private static ExecutorService oneThread(String name) {
-        return new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(MAY_WAIT), Thread.ofPlatform().daemon().name(name).factory());
+        return new ThreadPoolExecutor(
+                1,
+                1,
+                0,
+                TimeUnit.SECONDS,
+                new ArrayBlockingQueue<>(MAY_WAIT),
+                Thread.ofPlatform().daemon().name(name).factory());
     }
 
-    /** Whether a password fits a hash; behind everyone else who signs in. @throws ProblemException throttled when too many wait */
+    /**
+     * Whether a password fits a hash; behind everyone else who signs in. @throws ProblemException throttled when too
+     * many wait
+     */
     boolean fits(String password, String hash) {
         return on(ofStrangers, () -> encoder.matches(password, hash), Hashing::rest);
     }
 
-    /** Whether a password fits a hash; strangers are not waited for. @throws ProblemException throttled when too many wait */
+    /**
+     * Whether a password fits a hash; strangers are not waited for. @throws ProblemException throttled when too many
+     * wait
+     */
     boolean fitsAhead(String password, String hash) {
-        return on(ofSignedIn, () -> encoder.matches(password, hash), _ -> { });
+        return on(ofSignedIn, () -> encoder.matches(password, hash), _ -> {});
     }
 
     private static void rest(long worked_ns) {
@@ -67,7 +80,8 @@ class Hashing {
             });
             return task.get();
         } catch (RejectedExecutionException _) {
-            throw new ProblemException(Problems.throttled("Too many passwords are being checked.", UNTIL_IT_IS_QUIETER.toSeconds()));
+            throw new ProblemException(
+                    Problems.throttled("Too many passwords are being checked.", UNTIL_IT_IS_QUIETER.toSeconds()));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("the server is stopping", e);

@@ -14,8 +14,8 @@ import org.springframework.boot.web.server.autoconfigure.ServerProperties;
 import org.springframework.stereotype.Component;
 
 /**
- * The names under which this server answers: those of the address it listens at, and those its administrator gave it. A request for
- * any other was sent here by a page of somebody else, whose name was made to lead to this machine.
+ * The names under which this server answers: those of the address it listens at, and those its administrator gave it. A
+ * request for any other was sent here by a page of somebody else, whose name was made to lead to this machine.
  */
 @Component
 class OwnHosts {
@@ -36,11 +36,14 @@ class OwnHosts {
     private static Set<String> allOfThisMachine() {
         try {
             Set<String> found = new TreeSet<>();
-            NetworkInterface.networkInterfaces().flatMap(NetworkInterface::inetAddresses).forEach(address -> found.add(bare(address.getHostAddress())));
+            NetworkInterface.networkInterfaces()
+                    .flatMap(NetworkInterface::inetAddresses)
+                    .forEach(address -> found.add(bare(address.getHostAddress())));
             found.add(InetAddress.getLocalHost().getHostName().toLowerCase(Locale.ROOT));
             return found;
         } catch (SocketException | UnknownHostException e) {
-            throw new IllegalStateException("the addresses of this machine could not be read; name them with skelda.hosts", e);
+            throw new IllegalStateException(
+                    "the addresses of this machine could not be read; name them with skelda.hosts", e);
         }
     }
 

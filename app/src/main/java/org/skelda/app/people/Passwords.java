@@ -16,14 +16,18 @@ import org.skelda.app.problem.Problems;
 import org.springframework.stereotype.Service;
 
 /**
- * Checks passwords. Wrong ones use up tries: of a name from one address, and of that address for all names together, so that a
- * stranger's tries block nobody who signs in from elsewhere. Signing has tries of its own, counted by session. A demo account
- * answers on this machine only.
+ * Checks passwords. Wrong ones use up tries: of a name from one address, and of that address for all names together, so
+ * that a stranger's tries block nobody who signs in from elsewhere. Signing has tries of its own, counted by session. A
+ * demo account answers on this machine only.
  */
 @Service
 public class Passwords {
-    /** Of a password that nobody knows: it is checked against where there is no account. Made beforehand, for a hash takes its time. */
+    /**
+     * Of a password that nobody knows: it is checked against where there is no account. Made beforehand, for a hash
+     * takes its time.
+     */
     private static final String NOBODYS_HASH = "$2a$11$MTwkTMskmVn/bw6/M.DcaOwxuZKiQSzmpQyKyp8mBkpt0KhjopwlS";
+
     private static final int TRIES = 5;
     private static final int TRIES_OF_AN_ADDRESS = 30;
     private static final Duration TRIES_COME_BACK = Duration.ofMinutes(1);
@@ -46,8 +50,12 @@ public class Passwords {
     }
 
     private static <K> LoadingCache<K, Bucket> buckets(int tries) {
-        return Caffeine.newBuilder().maximumSize(REMEMBERED).expireAfterAccess(TRIES_COME_BACK.multipliedBy(2))
-                .build(_ -> Bucket.builder().addLimit(limit -> limit.capacity(tries).refillGreedy(tries, TRIES_COME_BACK)).build());
+        return Caffeine.newBuilder()
+                .maximumSize(REMEMBERED)
+                .expireAfterAccess(TRIES_COME_BACK.multipliedBy(2))
+                .build(_ -> Bucket.builder()
+                        .addLimit(limit -> limit.capacity(tries).refillGreedy(tries, TRIES_COME_BACK))
+                        .build());
     }
 
     /**
@@ -55,7 +63,8 @@ public class Passwords {
      * @param password as typed
      * @param remoteAddress where the request came from
      * @return the account
-     * @throws ProblemException sign-in when they do not fit, throttled after too many wrong tries or while too many wait
+     * @throws ProblemException sign-in when they do not fit, throttled after too many wrong tries or while too many
+     *     wait
      */
     Account check(String accountName, String password, String remoteAddress) {
         String name = accountName.strip().toLowerCase(Locale.ROOT);
@@ -63,12 +72,16 @@ public class Passwords {
         Optional<Account> account = accounts.findByAccountName(name);
         // The same work is done for an unknown name, so that the time it takes tells nothing.
         boolean fits = hashing.fits(password, account.map(Account::passwordHash).orElse(NOBODYS_HASH));
-        Account found = account.filter(one -> fits && standing.answers(one, remoteAddress)).orElseThrow(() -> new ProblemException(Problems.wrongPassword()));
+        Account found = account.filter(one -> fits && standing.answers(one, remoteAddress))
+                .orElseThrow(() -> new ProblemException(Problems.wrongPassword()));
         giveBack(ofAddresses.get(remoteAddress), ofNames.get(new NameFromAddress(name, remoteAddress)));
         return found;
     }
 
-    /** Whether this is the password of the person who is signed in. @param sessionId whose tries are used up by wrong ones */
+    /**
+     * Whether this is the password of the person who is signed in. @param sessionId whose tries are used up by wrong
+     * ones
+     */
     public void checkAgain(SignedIn person, String sessionId, String password) {
         Account account = accounts.findById(person.id()).orElseThrow(() -> new ProblemException(Problems.signIn()));
         Bucket tries = ofSessions.get(sessionId);
@@ -84,7 +97,8 @@ public class Passwords {
             ConsumptionProbe probe = buckets[i].tryConsumeAndReturnRemaining(1);
             if (!probe.isConsumed()) {
                 giveBack(List.of(buckets).subList(0, i).toArray(Bucket[]::new));
-                throw new ProblemException(Problems.throttled("Too many wrong passwords " + forWhat + ".",
+                throw new ProblemException(Problems.throttled(
+                        "Too many wrong passwords " + forWhat + ".",
                         Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1));
             }
         }

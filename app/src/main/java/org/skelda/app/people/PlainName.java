@@ -2,7 +2,10 @@ package org.skelda.app.people;
 
 import java.util.regex.Pattern;
 
-/** A name as it may be shown and written into a header: without control characters, and without those that turn or hide what follows. */
+/**
+ * A name as it may be shown and written into a header: without control characters, and without those that turn or hide
+ * what follows.
+ */
 public final class PlainName {
     private static final Pattern NOT_SHOWN = Pattern.compile("[\\p{Cntrl}\\p{Cf}\\u2028\\u2029]");
 

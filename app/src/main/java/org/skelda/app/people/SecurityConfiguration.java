@@ -31,9 +31,11 @@ import tools.jackson.databind.json.JsonMapper;
 @EnableMethodSecurity(prePostEnabled = false, jsr250Enabled = true)
 class SecurityConfiguration {
     private static final int BCRYPT_STRENGTH = 11;
-    private static final String CONTENT_POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
-            + "img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; "
-            + "frame-ancestors 'none'";
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
+                    + "img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri "
+                    + "'self'; form-action 'self'; "
+                    + "frame-ancestors 'none'";
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -50,33 +52,42 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain security(HttpSecurity http, AccountStanding standing, ForgeryTokens tokens, JsonMapper json) {
-        return http
-                .authorizeHttpRequests(requests -> requests
-                        .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR, DispatcherType.FORWARD).permitAll()
-                        .requestMatchers("/api/session", "/api/time").permitAll()
+        return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
+                                DispatcherType.ASYNC, DispatcherType.ERROR, DispatcherType.FORWARD)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/time")
+                        .permitAll()
                         // It has a key of its own.
-                        .requestMatchers("/own/backup").permitAll()
-                        .requestMatchers("/api/feeds", "/api/feeds/**").hasRole(Account.ADMINISTRATOR)
-                        .requestMatchers("/api/**").authenticated()
-                        .requestMatchers("/actuator/health").permitAll()
-                        .requestMatchers("/actuator/**").denyAll()
-                        .anyRequest().permitAll())
+                        .requestMatchers("/own/backup")
+                        .permitAll()
+                        .requestMatchers("/api/feeds", "/api/feeds/**")
+                        .hasRole(Account.ADMINISTRATOR)
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .requestMatchers("/actuator/health")
+                        .permitAll()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
+                        .anyRequest()
+                        .permitAll())
                 .addFilterBefore(standing, AuthorizationFilter.class)
                 // Signing in has no session yet to bind a token to; it looks where the page is from instead.
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
-                        .ignoringRequestMatchers(PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/session"),
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                        .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
+                        .ignoringRequestMatchers(
+                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/session"),
                                 PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/own/backup")))
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
                 .requestCache(cache -> cache.disable())
-                .headers(headers -> headers
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(
-                                ReferrerPolicy.SAME_ORIGIN)))
-                .exceptionHandling(handling -> handling
-                        .authenticationEntryPoint((_, response, _) -> write(json, response, Problems.signIn()))
-                        .accessDeniedHandler((_, response, e) -> write(json, response,
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(
+                                (_, response, _) -> write(json, response, Problems.signIn()))
+                        .accessDeniedHandler((_, response, e) -> write(
+                                json,
+                                response,
                                 e instanceof CsrfException ? Problems.forbidden() : Problems.notAdministrator())))
                 .build();
     }

@@ -13,9 +13,9 @@ import org.skelda.app.problem.Problems;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +34,12 @@ class SessionController {
     private final boolean demo;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    SessionController(Passwords passwords, Accounts accounts, OwnHosts hosts, ForgeryTokens tokens, ApplicationEventPublisher listeners,
+    SessionController(
+            Passwords passwords,
+            Accounts accounts,
+            OwnHosts hosts,
+            ForgeryTokens tokens,
+            ApplicationEventPublisher listeners,
             SkeldaProperties properties) {
         this.passwords = passwords;
         this.accounts = accounts;
@@ -58,12 +63,20 @@ class SessionController {
      * @param administrator whether that person issues feeds
      * @param demo what the demo offers; null outside of it
      */
-    record SessionInfo(@Nullable CrewMember person, boolean administrator, @Nullable DemoCrew demo) {}
+    record SessionInfo(
+            @Nullable CrewMember person,
+            boolean administrator,
+            @Nullable DemoCrew demo) {}
 
-    record SignInRequest(@NotBlank @Size(max = 60) String account, @NotBlank @Size(max = 200) String password) {}
+    record SignInRequest(
+            @NotBlank @Size(max = 60) String account,
+            @NotBlank @Size(max = 200) String password) {}
 
     @GetMapping("/api/session")
-    SessionInfo session(@AuthenticationPrincipal @Nullable SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+    SessionInfo session(
+            @AuthenticationPrincipal @Nullable SignedIn person,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         if (person != null) {
             tokens.tellAgain(request, response);
         }
@@ -71,8 +84,13 @@ class SessionController {
     }
 
     private SessionInfo info(@Nullable SignedIn person, HttpServletRequest request) {
-        return new SessionInfo(person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()),
-                person != null && accounts.findById(person.id()).filter(Account::administrator).isPresent(), demoCrew(request));
+        return new SessionInfo(
+                person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()),
+                person != null
+                        && accounts.findById(person.id())
+                                .filter(Account::administrator)
+                                .isPresent(),
+                demoCrew(request));
     }
 
     private @Nullable DemoCrew demoCrew(HttpServletRequest request) {
@@ -80,12 +98,15 @@ class SessionController {
             return null;
         }
         List<DemoAccount> crew = accounts.findByDemoTrueOrderByFullName().stream()
-                .map(account -> new DemoAccount(account.accountName(), account.person().name(), account.duty())).toList();
+                .map(account ->
+                        new DemoAccount(account.accountName(), account.person().name(), account.duty()))
+                .toList();
         return new DemoCrew(crew, DemoPassword.TEXT);
     }
 
     @PostMapping("/api/session")
-    SessionInfo signIn(@Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
+    SessionInfo signIn(
+            @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
         if (!hosts.sent(request)) {
             throw new ProblemException(Problems.forbidden());
         }
@@ -118,6 +139,8 @@ class SessionController {
     @GetMapping("/api/crew")
     List<CrewMember> crew(@AuthenticationPrincipal SignedIn person) {
         return accounts.findByOperatorIdOrderByFullName(person.operatorId()).stream()
-                .map(account -> new CrewMember(account.person().id(), account.person().name(), account.duty())).toList();
+                .map(account ->
+                        new CrewMember(account.person().id(), account.person().name(), account.duty()))
+                .toList();
     }
 }

@@ -18,7 +18,8 @@ public record SignedIn(String id, String operatorId, String fullName, String dut
     private static final long serialVersionUID = 1L;
 
     static SignedIn of(Account account) {
-        return new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty());
+        return new SignedIn(
+                account.person().id(), account.operatorId(), account.person().name(), account.duty());
     }
 
     @Override

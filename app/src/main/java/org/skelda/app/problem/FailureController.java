@@ -16,8 +16,12 @@ class FailureController implements ErrorController {
 
     @RequestMapping("/error")
     ResponseEntity<ProblemDetail> failed(HttpServletRequest request) {
-        int status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? code : HttpStatus.INTERNAL_SERVER_ERROR.value();
+        int status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
+                ? code
+                : HttpStatus.INTERNAL_SERVER_ERROR.value();
         Problem problem = Problems.notAnswered(status);
-        return ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem.answer());
+        return ResponseEntity.status(problem.status())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem.answer());
     }
 }

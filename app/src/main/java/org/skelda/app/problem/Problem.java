@@ -9,7 +9,8 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 
 /**
- * What a problem answer (RFC 9457) says. It is kept as the answer to its command; on the wire it is the framework's {@link ProblemDetail}.
+ * What a problem answer (RFC 9457) says. It is kept as the answer to its command; on the wire it is the framework's
+ * {@link ProblemDetail}.
  *
  * @param type {@code urn:skelda:problem:} and the slug
  * @param title what kind of problem, in a few words
@@ -25,8 +26,18 @@ import org.springframework.http.ProblemDetail;
  * @param guards what the gate guards; null otherwise
  */
 public record Problem(
-        String type, String title, int status, String detail, String kept, String todo, List<Violation> violations,
-        @Nullable Long newest, List<Map<String, Object>> newer, @Nullable Instant opensAt, @Nullable String overrides, @Nullable String guards) {
+        String type,
+        String title,
+        int status,
+        String detail,
+        String kept,
+        String todo,
+        List<Violation> violations,
+        @Nullable Long newest,
+        List<Map<String, Object>> newer,
+        @Nullable Instant opensAt,
+        @Nullable String overrides,
+        @Nullable String guards) {
 
     private static final String URN = "urn:skelda:problem:";
     private static final String NOTHING_KEPT = "Nothing of the request was kept.";
@@ -35,16 +46,19 @@ public record Problem(
     public record Violation(String field, String message) {}
 
     public static Problem of(String slug, int status, String title, String detail, String todo) {
-        return new Problem(URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, List.of(), null, null, null);
+        return new Problem(
+                URN + slug, title, status, detail, NOTHING_KEPT, todo, List.of(), null, List.of(), null, null, null);
     }
 
     /** Says what was kept in other words than that nothing was. */
     public Problem kept(String words) {
-        return new Problem(type, title, status, detail, words, todo, violations, newest, newer, opensAt, overrides, guards);
+        return new Problem(
+                type, title, status, detail, words, todo, violations, newest, newer, opensAt, overrides, guards);
     }
 
     public Problem with(List<Violation> found) {
-        return new Problem(type, title, status, detail, kept, todo, List.copyOf(found), newest, newer, opensAt, overrides, guards);
+        return new Problem(
+                type, title, status, detail, kept, todo, List.copyOf(found), newest, newer, opensAt, overrides, guards);
     }
 
     public Problem withNewest(long seq) {
@@ -52,11 +66,24 @@ public record Problem(
     }
 
     public Problem withNewer(List<Map<String, Object>> events) {
-        return new Problem(type, title, status, detail, kept, todo, violations, newest, List.copyOf(events), opensAt, overrides, guards);
+        return new Problem(
+                type,
+                title,
+                status,
+                detail,
+                kept,
+                todo,
+                violations,
+                newest,
+                List.copyOf(events),
+                opensAt,
+                overrides,
+                guards);
     }
 
     public Problem withGate(@Nullable Instant opens, @Nullable String override, @Nullable String guarded) {
-        return new Problem(type, title, status, detail, kept, todo, violations, newest, newer, opens, override, guarded);
+        return new Problem(
+                type, title, status, detail, kept, todo, violations, newest, newer, opens, override, guarded);
     }
 
     /** As it is answered. */

@@ -28,32 +28,39 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
     @Override
-    protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<Problem.Violation> violations = e.getBindingResult().getFieldErrors().stream()
-                .map(error -> new Problem.Violation(error.getField(), String.valueOf(error.getDefaultMessage()))).toList();
+                .map(error -> new Problem.Violation(error.getField(), String.valueOf(error.getDefaultMessage())))
+                .toList();
         return answer(Problems.badRequest("The request does not fit.").with(violations));
     }
 
     @Override
-    protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         if (NestedExceptionUtils.getRootCause(e) instanceof RequestSizeFilter.TooLarge tooLarge) {
             return answer(tooLarge.problem());
         }
         if (e.getCause() instanceof InvalidTypeIdException unknown) {
             return unreadable("ask", unknown.getTypeId() == null ? "is needed" : "is nothing that can be asked");
         }
-        if (e.getCause() instanceof MismatchedInputException mismatch && !mismatch.getPath().isEmpty()) {
-            return unreadable(String.valueOf(mismatch.getPath().getLast().getPropertyName()), "is not of the expected form");
+        if (e.getCause() instanceof MismatchedInputException mismatch
+                && !mismatch.getPath().isEmpty()) {
+            return unreadable(
+                    String.valueOf(mismatch.getPath().getLast().getPropertyName()), "is not of the expected form");
         }
         return answer(Problems.badRequest("The request cannot be read as JSON."));
     }
 
     private static ResponseEntity<Object> unreadable(String field, String why) {
-        return answer(Problems.badRequest("The request cannot be read.").with(List.of(new Problem.Violation(field, why))));
+        return answer(
+                Problems.badRequest("The request cannot be read.").with(List.of(new Problem.Violation(field, why))));
     }
 
     @Override
-    protected ResponseEntity<Object> handleTypeMismatch(TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return answer(Problems.badRequest("'" + e.getPropertyName() + "' is not of the expected form."));
     }
 
@@ -73,14 +80,20 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return answer(Problems.internal());
     }
 
-    /** What the framework itself refuses is told in the catalogue's words; what is a problem of the catalogue already stays as it is. */
+    /**
+     * What the framework itself refuses is told in the catalogue's words; what is a problem of the catalogue already
+     * stays as it is.
+     */
     @Override
-    protected @Nullable ResponseEntity<Object> handleExceptionInternal(Exception e, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+            Exception e, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return answer(e instanceof ProblemException known ? known.problem() : Problems.notAnswered(status.value()));
     }
 
     private static ResponseEntity<Object> answer(Problem problem) {
         ProblemDetail answer = problem.answer();
-        return ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(answer);
+        return ResponseEntity.status(problem.status())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(answer);
     }
 }

@@ -23,9 +23,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Bounds every body, on every path, whether or not it says its length: one that says too much is not read at all, any other is read
- * up to the bound. A larger bound is given to single addresses, matched as the controllers match them, so that another spelling of an
- * address never has more than the least.
+ * Bounds every body, on every path, whether or not it says its length: one that says too much is not read at all, any
+ * other is read up to the bound. A larger bound is given to single addresses, matched as the controllers match them, so
+ * that another spelling of an address never has more than the least.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -62,7 +62,11 @@ class RequestSizeFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = LARGER.entrySet().stream().filter(one -> one.getKey().matches(request)).map(Map.Entry::getValue).findAny().orElse(LEAST_BYTES);
+        long most = LARGER.entrySet().stream()
+                .filter(one -> one.getKey().matches(request))
+                .map(Map.Entry::getValue)
+                .findAny()
+                .orElse(LEAST_BYTES);
         if (request.getContentLengthLong() > most) {
             refuse(response, Problems.tooLarge(most));
             return;
@@ -98,7 +102,8 @@ class RequestSizeFilter extends OncePerRequestFilter {
         @Override
         public BufferedReader getReader() throws IOException {
             String encoding = getCharacterEncoding();
-            return new BufferedReader(new InputStreamReader(getInputStream(), encoding == null ? StandardCharsets.UTF_8 : Charset.forName(encoding)));
+            return new BufferedReader(new InputStreamReader(
+                    getInputStream(), encoding == null ? StandardCharsets.UTF_8 : Charset.forName(encoding)));
         }
     }
 

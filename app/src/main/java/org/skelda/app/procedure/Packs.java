@@ -29,12 +29,17 @@ public class Packs {
 
     private final StoredPacks stored;
     private final Map<String, Current> current = new HashMap<>();
-    private final Cache<PlanKey, Plan> plans = Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
+    private final Cache<PlanKey, Plan> plans =
+            Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
-    /** The newest pair of documents for a type. @param typeHash of the type document; @param procedureHash of the procedures */
+    /**
+     * The newest pair of documents for a type. @param typeHash of the type document; @param procedureHash of the
+     * procedures
+     */
     public record Current(String typeHash, String procedureHash) {}
 
-    private final Cache<String, Optional<StartProfile>> profiles = Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
+    private final Cache<String, Optional<StartProfile>> profiles =
+            Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
     private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
 
@@ -64,17 +69,29 @@ public class Packs {
         if (!wrong.isEmpty()) {
             throw new InvalidPacks(wrong);
         }
-        loaded.stream().filter(pack -> !stored.existsById(pack.document().hash()))
+        loaded.stream()
+                .filter(pack -> !stored.existsById(pack.document().hash()))
                 .forEach(pack -> stored.save(new StoredPack(pack.document(), now, pack.bytes())));
     }
 
     private void pair(List<Loaded> loaded, List<InvalidPack> wrong) {
-        for (Loaded procedures : loaded.stream().filter(pack -> pack.document().kind().equals("procedures")).toList()) {
-            loaded.stream().filter(pack -> pack.document().kind().equals("type"))
-                    .filter(type -> type.document().id().equals(procedures.document().typeId()))
+        for (Loaded procedures : loaded.stream()
+                .filter(pack -> pack.document().kind().equals("procedures"))
+                .toList()) {
+            loaded.stream()
+                    .filter(pack -> pack.document().kind().equals("type"))
+                    .filter(type ->
+                            type.document().id().equals(procedures.document().typeId()))
                     .findFirst()
-                    .ifPresentOrElse(type -> pair(type, procedures, wrong), () -> wrong.add(new InvalidPack(procedures.file(),
-                            List.of(new InvalidPack.Finding("/type", 0, "there is no type document for " + procedures.document().typeId())))));
+                    .ifPresentOrElse(
+                            type -> pair(type, procedures, wrong),
+                            () -> wrong.add(new InvalidPack(
+                                    procedures.file(),
+                                    List.of(new InvalidPack.Finding(
+                                            "/type",
+                                            0,
+                                            "there is no type document for "
+                                                    + procedures.document().typeId())))));
         }
     }
 
@@ -82,7 +99,9 @@ public class Packs {
         try {
             Plan plan = PackReader.plan(type.document(), procedures.document(), List.of());
             plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
-            current.put(type.document().id(), new Current(type.document().hash(), procedures.document().hash()));
+            current.put(
+                    type.document().id(),
+                    new Current(type.document().hash(), procedures.document().hash()));
         } catch (InvalidPack e) {
             wrong.add(e);
         }
@@ -129,18 +148,27 @@ public class Packs {
 
     /** The plan a departure was opened with, whatever has become of the packs since. */
     public Plan planOf(Opening opening) {
-        return plans.get(new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()), key -> PackReader.plan(
-                "type " + opening.typeId(), bytes(key.typeHash()), "procedures for " + opening.typeId(), bytes(key.procedureHash()),
-                key.modifications()));
+        return plans.get(
+                new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()),
+                key -> PackReader.plan(
+                        "type " + opening.typeId(),
+                        bytes(key.typeHash()),
+                        "procedures for " + opening.typeId(),
+                        bytes(key.procedureHash()),
+                        key.modifications()));
     }
 
     /** The start profile a departure was opened with; empty when its type has none. */
     public Optional<StartProfile> profileOf(Opening opening) {
-        return profiles.get(opening.typeHash(), hash -> PackReader.check("type " + opening.typeId(), bytes(hash)).startProfile());
+        return profiles.get(
+                opening.typeHash(),
+                hash -> PackReader.check("type " + opening.typeId(), bytes(hash))
+                        .startProfile());
     }
 
     private byte[] bytes(String hash) {
-        return stored.findById(hash).map(StoredPack::bytes)
+        return stored.findById(hash)
+                .map(StoredPack::bytes)
                 .orElseThrow(() -> new IllegalStateException("pack " + hash + " is not in the store"));
     }
 

@@ -16,10 +16,12 @@ class StoredPack {
     @Id
     @JdbcTypeCode(SqlTypes.CHAR)
     private String hash;
+
     private String kind;
     private String documentId;
     private String typeId;
     private Instant storedAt;
+
     @JdbcTypeCode(SqlTypes.CLOB)
     private String content;
 

@@ -16,7 +16,10 @@ import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
 import org.skelda.sim.aircraft.SimulatedAircraft;
 
-/** One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and sends. */
+/**
+ * One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and
+ * sends.
+ */
 final class Flight {
     private static final long US_PER_S = 1_000_000;
     private static final long EVERY_us = 100_000;
@@ -24,6 +27,7 @@ final class Flight {
     private static final int MOST_LINES = 2000;
     /** About half an hour of two engines: more than that is no stall. */
     private static final int MOST_WAITING = 40_000;
+
     private static final int BEATS_AT_REST = 5;
 
     private final SimulatedAircraft aircraft;
@@ -72,7 +76,10 @@ final class Flight {
         });
     }
 
-    /** Its sensors are read on a grid of their own, however late this beat comes; every reading is sent, in as few requests as it takes. */
+    /**
+     * Its sensors are read on a grid of their own, however late this beat comes; every reading is sent, in as few
+     * requests as it takes.
+     */
     private void send(long now_us) throws IOException, InterruptedException {
         while (read_us + EVERY_us <= now_us) {
             read_us += EVERY_us;
@@ -100,7 +107,9 @@ final class Flight {
     private void read() {
         for (int engine = 1; engine <= aircraft.engines(); engine++) {
             int number = engine;
-            aircraft.sample(engine).ifPresent(sample -> waiting.add(FeedWriter.line(Subject.engine(number), sample, profile.drive().engine())));
+            aircraft.sample(engine)
+                    .ifPresent(sample -> waiting.add(FeedWriter.line(
+                            Subject.engine(number), sample, profile.drive().engine())));
         }
         while (waiting.size() > MOST_WAITING) {
             waiting.remove();

@@ -37,9 +37,9 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
 /**
- * The simulated aircraft of departures that have one attached. Each sends its readings through the same door as a real aircraft, with a
- * token of its own. What it is comes from the log alone: its beginning and every move of its controls; so it stands where it should
- * after a restart, as an aircraft would that did not notice.
+ * The simulated aircraft of departures that have one attached. Each sends its readings through the same door as a real
+ * aircraft, with a token of its own. What it is comes from the log alone: its beginning and every move of its controls;
+ * so it stands where it should after a restart, as an aircraft would that did not notice.
  */
 @Service
 public class Simulator {
@@ -61,7 +61,14 @@ public class Simulator {
     /** Departures that somebody looks at again. */
     private final Set<UUID> missed = ConcurrentHashMap.newKeySet();
 
-    Simulator(Departures departures, Feeds feeds, Packs packs, LiveStarts starts, SkeldaProperties properties, OwnDoor door, ServerClock clock) {
+    Simulator(
+            Departures departures,
+            Feeds feeds,
+            Packs packs,
+            LiveStarts starts,
+            SkeldaProperties properties,
+            OwnDoor door,
+            ServerClock clock) {
         this.departures = departures;
         this.feeds = feeds;
         this.packs = packs;
@@ -69,7 +76,8 @@ public class Simulator {
         this.properties = properties;
         this.door = door;
         this.clock = clock;
-        // The tokens of the time before went with the server that held them; this must be over before anybody can attach again.
+        // The tokens of the time before went with the server that held them; this must be over before anybody can
+        // attach again.
         feeds.revokeSimulated(clock.instant());
     }
 
@@ -83,14 +91,18 @@ public class Simulator {
     @Order(Ordered.LOWEST_PRECEDENCE)
     public void resume() {
         Instant now = clock.instant();
-        departures.around(now, RESUMED_WITHIN).stream().flatMap(id -> departures.readable(id).stream()).filter(this::mayResume).forEach(this::attach);
+        departures.around(now, RESUMED_WITHIN).stream()
+                .flatMap(id -> departures.readable(id).stream())
+                .filter(this::mayResume)
+                .forEach(this::attach);
     }
 
     /**
      * On a rehearsal always; on a line departure only in the demonstration, where it stands in for the aircraft.
      *
      * @param by somebody who has a seat
-     * @throws ProblemException when that is not so, when another departure of the tail is worked first, or its type cannot be simulated
+     * @throws ProblemException when that is not so, when another departure of the tail is worked first, or its type
+     *     cannot be simulated
      */
     public void attach(UUID departureId, Person by) {
         Departure departure = departures.state(departureId);
@@ -107,40 +119,62 @@ public class Simulator {
         if (!properties.demo()) {
             throw new ProblemException(Problems.noRehearsal());
         }
-        departures.worked(departure.opening().operatorId(), departure.opening().tail(), clock.instant())
+        departures
+                .worked(departure.opening().operatorId(), departure.opening().tail(), clock.instant())
                 .filter(worked -> !worked.opening().departureId().equals(departureId))
                 .ifPresent(worked -> {
-                    throw new ProblemException(Problems.otherDepartureWorked(worked.opening().tail(), worked.opening().flight()));
+                    throw new ProblemException(Problems.otherDepartureWorked(
+                            worked.opening().tail(), worked.opening().flight()));
                 });
     }
 
     private void attach(Departure departure) {
         StartProfile profile = packs.profileOf(departure.opening())
-                .orElseThrow(() -> new ProblemException(Problems.noStartProfile(departure.plan().type().name())));
+                .orElseThrow(() -> new ProblemException(
+                        Problems.noStartProfile(departure.plan().type().name())));
         UUID id = departure.opening().departureId();
         flights.computeIfAbsent(id, _ -> {
-            Feeds.Issued issued = feeds.issue(departure.opening().operatorId(), departure.opening().tail(), "Simulated aircraft", true, "server", clock.instant());
+            Feeds.Issued issued = feeds.issue(
+                    departure.opening().operatorId(),
+                    departure.opening().tail(),
+                    "Simulated aircraft",
+                    true,
+                    "server",
+                    clock.instant());
             starts.assign(issued.feed().id(), id);
             List<Departures.Appended> moves = moves(id);
             Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
-            Flight flight = new Flight(aircraft(departure, profile, begin), profile, new FeedSender(port, issued), clock);
+            Flight flight =
+                    new Flight(aircraft(departure, profile, begin), profile, new FeedSender(port, issued), clock);
             moves.forEach(move -> flight.note(move.events(), move.at()));
             return flight;
         });
     }
 
     private SimulatedAircraft aircraft(Departure departure, StartProfile profile, Instant begin) {
-        int engines = departure.plan().lines().values().stream().mapToInt(line -> line instanceof Line.Start start ? start.engine() : 1).max().orElse(1);
+        int engines = departure.plan().lines().values().stream()
+                .mapToInt(line -> line instanceof Line.Start start ? start.engine() : 1)
+                .max()
+                .orElse(1);
         double elevation_ft = Math.clamp(departure.opening().elevation_ft(), -1000, 15_000);
-        return new SimulatedAircraft(profile, new Surroundings(STANDARD_C, elevation_ft, 0), engines,
-                departure.opening().departureId().getLeastSignificantBits() & 0xFFFF, Flight.micros(begin));
+        return new SimulatedAircraft(
+                profile,
+                new Surroundings(STANDARD_C, elevation_ft, 0),
+                engines,
+                departure.opening().departureId().getLeastSignificantBits() & 0xFFFF,
+                Flight.micros(begin));
     }
 
     /** What the log holds of the simulated aircraft: when it came, and the moves of its controls. */
     private List<Departures.Appended> moves(UUID id) {
-        return departures.envelopes(id, 0).stream().map(EventCodec::read)
-                .filter(entry -> entry.event() instanceof Event.OfSimulator || entry.event() instanceof Event.OfFeed(FeedEvent.FeedAttached(var _, var _, boolean simulated)) && simulated)
-                .map(entry -> new Departures.Appended(id, List.of(entry.event()), entry.at(), departures.state(id))).toList();
+        return departures.envelopes(id, 0).stream()
+                .map(EventCodec::read)
+                .filter(entry -> entry.event() instanceof Event.OfSimulator
+                        || entry.event()
+                                        instanceof Event.OfFeed(FeedEvent.FeedAttached(var _, var _, boolean simulated))
+                                && simulated)
+                .map(entry -> new Departures.Appended(id, List.of(entry.event()), entry.at(), departures.state(id)))
+                .toList();
     }
 
     /** Takes note of moved controls; ends with its departure, or when a real feed takes over. */
@@ -169,7 +203,10 @@ public class Simulator {
 
     private boolean mayResume(Departure departure) {
         Feed feed = departure.feed();
-        return feed != null && feed.simulated() && !departure.lifecycle().closed() && (departure.opening().isRehearsal() || properties.demo());
+        return feed != null
+                && feed.simulated()
+                && !departure.lifecycle().closed()
+                && (departure.opening().isRehearsal() || properties.demo());
     }
 
     @Scheduled(fixedRate = TIDIED_EVERY_MS)
@@ -193,6 +230,7 @@ public class Simulator {
             missed.remove(id);
             attach(departures.state(id));
         }
-        flights.forEach((id, flight) -> flight.beat(failure -> LOG.warn("the simulated aircraft of departure {} could not send: {}", id, failure)));
+        flights.forEach((id, flight) -> flight.beat(
+                failure -> LOG.warn("the simulated aircraft of departure {} could not send: {}", id, failure)));
     }
 }

@@ -28,7 +28,8 @@ final class AttemptFacts {
      * @param logged what the log holds of it; empty when it does not know the attempt
      * @param watched version of the judgement and hash of the type's document
      */
-    static List<AttemptEvent> of(Subject of, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
+    static List<AttemptEvent> of(
+            Subject of, int number, AttemptReport report, Optional<StartRecord> logged, String watched) {
         List<AttemptEvent> facts = new ArrayList<>();
         if (logged.isEmpty()) {
             facts.add(new AttemptEvent.AttemptBegan(of, number, instant(report.startedAt_us()), watched));
@@ -36,8 +37,11 @@ final class AttemptFacts {
         report.milestones().entrySet().stream()
                 .filter(entry -> logged.isEmpty() || !logged.get().milestones().containsKey(entry.getKey()))
                 .sorted(Map.Entry.<Milestone, Duration>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                .forEach(entry -> facts.add(new AttemptEvent.MilestoneReached(of, number, entry.getKey(), entry.getValue())));
-        report.findings().stream().filter(finding -> logged.isEmpty() || logged.get().findings().stream().noneMatch(known -> same(known, finding)))
+                .forEach(entry ->
+                        facts.add(new AttemptEvent.MilestoneReached(of, number, entry.getKey(), entry.getValue())));
+        report.findings().stream()
+                .filter(finding ->
+                        logged.isEmpty() || logged.get().findings().stream().noneMatch(known -> same(known, finding)))
                 .sorted(Comparator.comparing(Finding::at))
                 .forEach(finding -> facts.add(new AttemptEvent.FindingRaised(of, number, finding)));
         if (report.ended() && (logged.isEmpty() || logged.get().summary() == null)) {
@@ -48,7 +52,8 @@ final class AttemptFacts {
 
     /** The same finding of the same attempt: an advice may come again as one that cuts. */
     private static boolean same(Finding known, Finding finding) {
-        return known.id() == finding.id() && known.action().cuts() == finding.action().cuts();
+        return known.id() == finding.id()
+                && known.action().cuts() == finding.action().cuts();
     }
 
     static Instant instant(long at_us) {

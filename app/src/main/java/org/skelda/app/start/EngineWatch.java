@@ -26,16 +26,18 @@ import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 
 /**
- * One engine under watch: its monitor, the readings that it may have to judge again, and the starter's times. Readings that come late, in
- * order or out of it, are judged again from a monitor as it stood before them. Times are microseconds of the feed's own clock. Confined
- * to its departure's {@link LiveTail}.
+ * One engine under watch: its monitor, the readings that it may have to judge again, and the starter's times. Readings
+ * that come late, in order or out of it, are judged again from a monitor as it stood before them. Times are
+ * microseconds of the feed's own clock. Confined to its departure's {@link LiveTail}.
  */
 final class EngineWatch {
     private static final long LEAD_IN_us = 2_000_000;
     private static final long KEPT_us = 30_000_000;
     /** An engine that is never done with its attempt is not judged again from its beginning for ever. */
     private static final int MOST_KEPT = 40_000;
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss").withZone(ZoneOffset.UTC);
+
+    private static final DateTimeFormatter CLOCK =
+            DateTimeFormatter.ofPattern("HH:mm:ss").withZone(ZoneOffset.UTC);
 
     private final Subject subject;
     private final String name;
@@ -44,6 +46,7 @@ final class EngineWatch {
     private StartMonitor monitor;
     /** The monitor as it stood at the beginning of what is kept, and the one that takes its place next. */
     private StartMonitor before;
+
     private StartMonitor middle;
     private long middle_us = Long.MIN_VALUE;
     private final TreeMap<Long, Sample> kept = new TreeMap<>();
@@ -65,12 +68,18 @@ final class EngineWatch {
         this.middle = before;
     }
 
-    Subject subject() { return subject; }
+    Subject subject() {
+        return subject;
+    }
 
     /** Time of the newest reading; {@link Long#MIN_VALUE} before there was one. */
-    long newest_us() { return newest_us; }
+    long newest_us() {
+        return newest_us;
+    }
 
-    boolean isRunning() { return running; }
+    boolean isRunning() {
+        return running;
+    }
 
     /** Judges a reading that is later than all before. @param isStored whether it is in a block already */
     void take(Sample sample, boolean isStored) {
@@ -94,7 +103,10 @@ final class EngineWatch {
         running = monitor.isRunning();
         if (monitor.count() > attempts) {
             // A new attempt takes the two seconds before it along.
-            kept.tailMap(sample.at_us() - LEAD_IN_us, true).headMap(sample.at_us(), true).values().forEach(this::keep);
+            kept.tailMap(sample.at_us() - LEAD_IN_us, true)
+                    .headMap(sample.at_us(), true)
+                    .values()
+                    .forEach(this::keep);
         }
     }
 
@@ -106,27 +118,36 @@ final class EngineWatch {
     }
 
     /**
-     * Judges readings that are not later than the newest: what they belong to is judged again, from the monitor as it stood before them.
+     * Judges readings that are not later than the newest: what they belong to is judged again, from the monitor as it
+     * stood before them.
      *
      * @param late in any order
      * @return those that were judged; the others came after their attempt had ended, or are too old to be judged again
      */
     List<Sample> takeLate(List<Sample> late) {
         long from_us = Math.max(before.now_us(), ended_us());
-        List<Sample> judged = late.stream().filter(sample -> sample.at_us() > from_us && kept.size() < MOST_KEPT).toList();
+        List<Sample> judged = late.stream()
+                .filter(sample -> sample.at_us() > from_us && kept.size() < MOST_KEPT)
+                .toList();
         if (judged.isEmpty()) {
             return judged;
         }
         judged.forEach(sample -> kept.put(sample.at_us(), sample));
         judgeAgain();
         List<Span> spans = spans();
-        judged.stream().filter(sample -> spans.stream().anyMatch(span -> span.holds(sample.at_us()))).forEach(this::keep);
+        judged.stream()
+                .filter(sample -> spans.stream().anyMatch(span -> span.holds(sample.at_us())))
+                .forEach(this::keep);
         return judged;
     }
 
     /** End of the last attempt that has ended; long ago when there was none. */
     private long ended_us() {
-        return monitor.attempts().stream().filter(AttemptReport::ended).mapToLong(EngineWatch::end_us).max().orElse(Long.MIN_VALUE);
+        return monitor.attempts().stream()
+                .filter(AttemptReport::ended)
+                .mapToLong(EngineWatch::end_us)
+                .max()
+                .orElse(Long.MIN_VALUE);
     }
 
     private static long end_us(AttemptReport report) {
@@ -138,10 +159,16 @@ final class EngineWatch {
         middle = before;
         middle_us = newest_us;
         long since_us = before.now_us();
-        engagements = new ArrayList<>(engagements.stream().filter(one -> AttemptFacts.micros(one.on()) <= since_us).toList());
-        starter = !engagements.isEmpty() && (engagements.getLast().off() == null || AttemptFacts.micros(engagements.getLast().off()) > since_us);
+        engagements = new ArrayList<>(engagements.stream()
+                .filter(one -> AttemptFacts.micros(one.on()) <= since_us)
+                .toList());
+        starter = !engagements.isEmpty()
+                && (engagements.getLast().off() == null
+                        || AttemptFacts.micros(engagements.getLast().off()) > since_us);
         if (starter) {
-            engagements.set(engagements.size() - 1, new StarterDuty.Engagement(engagements.getLast().on(), null));
+            engagements.set(
+                    engagements.size() - 1,
+                    new StarterDuty.Engagement(engagements.getLast().on(), null));
         }
         kept.values().forEach(this::accept);
     }
@@ -165,7 +192,9 @@ final class EngineWatch {
         if (sample.starter() == Switch.ON && !starter) {
             engagements.add(new StarterDuty.Engagement(AttemptFacts.instant(sample.at_us()), null));
         } else if (sample.starter() == Switch.OFF && starter && !engagements.isEmpty()) {
-            engagements.set(engagements.size() - 1, new StarterDuty.Engagement(engagements.getLast().on(), AttemptFacts.instant(sample.at_us())));
+            engagements.set(
+                    engagements.size() - 1,
+                    new StarterDuty.Engagement(engagements.getLast().on(), AttemptFacts.instant(sample.at_us())));
         }
         starter = sample.starter() == Switch.UNTOLD ? starter : sample.starter() == Switch.ON;
     }
@@ -197,7 +226,9 @@ final class EngineWatch {
     List<AttemptEvent> facts(Departure logged, String watched) {
         List<AttemptReport> all = monitor.attempts();
         List<AttemptEvent> facts = new ArrayList<>();
-        List<StartRecord> known = logged.starts(subject.number()).stream().filter(start -> start.tapped() == null).toList();
+        List<StartRecord> known = logged.starts(subject.number()).stream()
+                .filter(start -> start.tapped() == null)
+                .toList();
         List<Integer> numbers = numbers(logged, all.size());
         for (int i = 0; i < all.size(); i++) {
             Optional<StartRecord> record = i < known.size() ? Optional.of(known.get(i)) : Optional.empty();
@@ -212,10 +243,16 @@ final class EngineWatch {
         return count == 0 ? 0 : numbers(logged, count).get(count - 1);
     }
 
-    /** The numbers that the log gives, or will give, to the attempts seen here: those that the crew tapped have numbers among them. */
+    /**
+     * The numbers that the log gives, or will give, to the attempts seen here: those that the crew tapped have numbers
+     * among them.
+     */
     private List<Integer> numbers(Departure logged, int count) {
         List<StartRecord> all = logged.starts(subject.number());
-        List<Integer> numbers = new ArrayList<>(all.stream().filter(start -> start.tapped() == null).map(StartRecord::number).toList());
+        List<Integer> numbers = new ArrayList<>(all.stream()
+                .filter(start -> start.tapped() == null)
+                .map(StartRecord::number)
+                .toList());
         int next = all.isEmpty() ? 1 : all.getLast().number() + 1;
         while (numbers.size() < count) {
             numbers.add(next++);
@@ -249,7 +286,9 @@ final class EngineWatch {
     Optional<Finished> finished(Departure logged, int number) {
         List<AttemptReport> all = monitor.attempts();
         int place = numbers(logged, all.size()).indexOf(number);
-        return place < 0 || !all.get(place).ended() ? Optional.empty() : Optional.of(new Finished(all.get(place), Span.of(all.get(place))));
+        return place < 0 || !all.get(place).ended()
+                ? Optional.empty()
+                : Optional.of(new Finished(all.get(place), Span.of(all.get(place))));
     }
 
     /** Readings after a time of the present or last attempt and since, or of the last seconds when there was none. */
@@ -265,13 +304,33 @@ final class EngineWatch {
         AttemptReport last = all.isEmpty() ? null : all.getLast();
         StarterDuty.NextTry duty = StarterDuty.next(profile.starter(), engagements, now);
         StarterDuty.NextTry next = starter ? afterThisTry(now) : duty;
-        StartAdvice advice = StartAdvice.read(name, monitor, silent, next, Duration.between(now, next.allowedAt()), EngineWatch::clockTime);
+        StartAdvice advice = StartAdvice.read(
+                name, monitor, silent, next, Duration.between(now, next.allowedAt()), EngineWatch::clockTime);
         double spool = monitor.value(Parameter.SPOOL);
-        AttemptReport shown = last != null && (running || monitor.since(last).minus(last.lasted()).compareTo(Duration.ofMinutes(2)) < 0) ? last : null;
-        return new StartView(subject.number(), name, all.size(), last == null ? null : AttemptFacts.instant(last.startedAt_us()), running, now, advice.verdict(),
-                advice.ladder(), Lane.all(profile, monitor, shown, elevation_ft), silent ? List.of() : monitor.forecast(Lane.FORECAST_POINTS), advice.script(),
-                last == null ? List.of() : last.findings(), last == null ? List.of() : last.margins(), last == null || running ? null : last.outcome().code(),
-                last == null ? List.of() : last.gaps(), duty, duty.words(now, Double.isNaN(spool) ? 0 : spool), starterOnSince(last), null);
+        AttemptReport shown = last != null
+                        && (running || monitor.since(last).minus(last.lasted()).compareTo(Duration.ofMinutes(2)) < 0)
+                ? last
+                : null;
+        return new StartView(
+                subject.number(),
+                name,
+                all.size(),
+                last == null ? null : AttemptFacts.instant(last.startedAt_us()),
+                running,
+                now,
+                advice.verdict(),
+                advice.ladder(),
+                Lane.all(profile, monitor, shown, elevation_ft),
+                silent ? List.of() : monitor.forecast(Lane.FORECAST_POINTS),
+                advice.script(),
+                last == null ? List.of() : last.findings(),
+                last == null ? List.of() : last.margins(),
+                last == null || running ? null : last.outcome().code(),
+                last == null ? List.of() : last.gaps(),
+                duty,
+                duty.words(now, Double.isNaN(spool) ? 0 : spool),
+                starterOnSince(last),
+                null);
     }
 
     private static String clockTime(long at_us) {
@@ -281,7 +340,8 @@ final class EngineWatch {
     /** When the starter that is on went on, since the newest attempt's beginning; null while it is off. */
     private @Nullable Duration starterOnSince(@Nullable AttemptReport last) {
         return starter && last != null && !engagements.isEmpty()
-                ? Duration.ofNanos((AttemptFacts.micros(engagements.getLast().on()) - last.startedAt_us()) * 1000) : null;
+                ? Duration.ofNanos((AttemptFacts.micros(engagements.getLast().on()) - last.startedAt_us()) * 1000)
+                : null;
     }
 
     /** The next try, were the starter switched off now. */

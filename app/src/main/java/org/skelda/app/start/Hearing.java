@@ -4,8 +4,8 @@ import java.time.Duration;
 import java.util.TreeSet;
 
 /**
- * What has been heard of one subject: its own time, kept by its own lines alone, and when that was on the machine's steady clock. Times of
- * readings are microseconds of the feed's own clock.
+ * What has been heard of one subject: its own time, kept by its own lines alone, and when that was on the machine's
+ * steady clock. Times of readings are microseconds of the feed's own clock.
  */
 final class Hearing {
     private static final int REMEMBERED_TIMES = 3000;
@@ -16,7 +16,11 @@ final class Hearing {
     private boolean heard;
 
     /** What a line is by its time. */
-    enum Kind { NEW, REPEATED, LATE }
+    enum Kind {
+        NEW,
+        REPEATED,
+        LATE
+    }
 
     Kind kindOf(long at_us) {
         return times.contains(at_us) ? Kind.REPEATED : at_us <= newest_us ? Kind.LATE : Kind.NEW;
@@ -38,9 +42,13 @@ final class Hearing {
     }
 
     /** Time of the newest line; {@link Long#MIN_VALUE} before there was one. */
-    long newest_us() { return newest_us; }
+    long newest_us() {
+        return newest_us;
+    }
 
-    boolean wasHeard() { return heard; }
+    boolean wasHeard() {
+        return heard;
+    }
 
     /** How long nothing has been heard; a day when nothing was since the server began. */
     Duration silence(long steady_ns) {

@@ -47,9 +47,16 @@ public class LiveStarts {
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
     private final ConcurrentHashMap<UUID, UUID> assigned = new ConcurrentHashMap<>();
     private final Set<UUID> ticking = ConcurrentHashMap.newKeySet();
-    private final Cache<TailKey, Optional<UUID>> worked = Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
+    private final Cache<TailKey, Optional<UUID>> worked =
+            Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
 
-    LiveStarts(Departures departures, Packs packs, SampleBlocks blocks, StartHistory history, TappedStarts tapped, ServerClock clock) {
+    LiveStarts(
+            Departures departures,
+            Packs packs,
+            SampleBlocks blocks,
+            StartHistory history,
+            TappedStarts tapped,
+            ServerClock clock) {
         this.departures = departures;
         this.packs = packs;
         this.blocks = blocks;
@@ -79,7 +86,14 @@ public class LiveStarts {
      * @param flagged readings that no instrument shows and were left out, or why all were ignored
      * @param clock what is to be told of the feed's clock; null while it goes on as it should
      */
-    public record Counts(int accepted, int repeated, int late, int ahead, int ignored, List<String> flagged, @Nullable String clock) {
+    public record Counts(
+            int accepted,
+            int repeated,
+            int late,
+            int ahead,
+            int ignored,
+            List<String> flagged,
+            @Nullable String clock) {
         static Counts ignored(int lines, String why) {
             return new Counts(0, 0, 0, 0, lines, List.of(why), null);
         }
@@ -92,10 +106,17 @@ public class LiveStarts {
      */
     public Counts take(Source source, byte[] body, Instant now) {
         UUID own = assigned.get(source.feed());
-        Optional<UUID> departure = own != null ? Optional.of(own) : worked.get(new TailKey(source.operatorId(), source.tail()),
-                key -> departures.worked(key.operatorId(), key.tail(), now).map(state -> state.opening().departureId()));
-        Optional<StartProfile> profile = departure.flatMap(id -> packs.profileOf(departures.state(id).opening()));
-        List<FeedLine> lines = FeedReader.read(body, profile.map(p -> p.drive().engine()).orElse(StartProfile.Engine.JET));
+        Optional<UUID> departure = own != null
+                ? Optional.of(own)
+                : worked.get(
+                        new TailKey(source.operatorId(), source.tail()),
+                        key -> departures
+                                .worked(key.operatorId(), key.tail(), now)
+                                .map(state -> state.opening().departureId()));
+        Optional<StartProfile> profile =
+                departure.flatMap(id -> packs.profileOf(departures.state(id).opening()));
+        List<FeedLine> lines =
+                FeedReader.read(body, profile.map(p -> p.drive().engine()).orElse(StartProfile.Engine.JET));
         if (departure.isEmpty() || profile.isEmpty()) {
             return Counts.ignored(lines.size(), "no departure of this tail is being worked");
         }
@@ -106,33 +127,56 @@ public class LiveStarts {
     @EventListener(ApplicationReadyEvent.class)
     @Order(Ordered.LOWEST_PRECEDENCE)
     void resume() {
-        departures.around(clock.instant(), RESUMED_WITHIN).stream().flatMap(id -> departures.readable(id).stream())
-                .filter(departure -> departure.feed() != null && departure.feed().live() && !departure.lifecycle().closed())
-                .forEach(departure -> packs.profileOf(departure.opening()).ifPresent(profile -> tail(departure, profile)));
+        departures.around(clock.instant(), RESUMED_WITHIN).stream()
+                .flatMap(id -> departures.readable(id).stream())
+                .filter(departure -> departure.feed() != null
+                        && departure.feed().live()
+                        && !departure.lifecycle().closed())
+                .forEach(departure ->
+                        packs.profileOf(departure.opening()).ifPresent(profile -> tail(departure, profile)));
     }
 
     private LiveTail tail(Departure departure, StartProfile profile) {
-        return live.computeIfAbsent(departure.opening().departureId(),
+        return live.computeIfAbsent(
+                departure.opening().departureId(),
                 _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history, clock.steady_ns()));
     }
 
-    /** The engines of a departure as they stand, those that are read and those that the crew taps; built again from what is kept. */
+    /**
+     * The engines of a departure as they stand, those that are read and those that the crew taps; built again from what
+     * is kept.
+     */
     List<StartMessage> all(UUID departureId, long after_us) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).map(profile -> Stream.concat(tail(departure, profile).all(after_us, clock.instant(), clock.steady_ns()).stream(),
-                tapped.all(departure, profile).stream()).toList()).orElse(List.of());
+        return packs.profileOf(departure.opening())
+                .map(profile -> Stream.concat(
+                                tail(departure, profile).all(after_us, clock.instant(), clock.steady_ns()).stream(),
+                                tapped.all(departure, profile).stream())
+                        .toList())
+                .orElse(List.of());
     }
 
     Optional<AttemptTrace> trace(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).trace(Subject.engine(engine), number));
+        return packs.profileOf(departure.opening())
+                .flatMap(profile -> tail(departure, profile).trace(Subject.engine(engine), number));
     }
 
     Optional<Replay> replay(UUID departureId, int engine, int number) {
         Departure departure = departures.state(departureId);
-        return packs.profileOf(departure.opening()).flatMap(profile -> tail(departure, profile).samples(Subject.engine(engine), number).map(samples -> Replay.of(
-                departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight " + departure.opening().flight(), engine, departure.plan().engine(engine), profile,
-                departure.opening().elevation_ft(), samples, blocks.late(departureId, Subject.engine(engine), profile, EngineWatch.Span.of(samples)).size())));
+        return packs.profileOf(departure.opening())
+                .flatMap(profile -> tail(departure, profile)
+                        .samples(Subject.engine(engine), number)
+                        .map(samples -> Replay.of(
+                                departure.opening().tail() + ", engine " + engine + ", attempt " + number + ", flight "
+                                        + departure.opening().flight(),
+                                engine,
+                                departure.plan().engine(engine),
+                                profile,
+                                departure.opening().elevation_ft(),
+                                samples,
+                                blocks.late(departureId, Subject.engine(engine), profile, EngineWatch.Span.of(samples))
+                                        .size())));
     }
 
     /** Each departure ticks on a thread of its own, and never twice at once: one that is stuck holds up no other. */

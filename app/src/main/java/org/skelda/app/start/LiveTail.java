@@ -24,14 +24,15 @@ import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
 
 /**
- * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first and their verdict told,
- * then they are stored; what they change goes into the log, and only after the readings that show it are kept. What time alone decides
- * waits for a reading: time passes for a monitor by the readings of its own subject and by nothing else. Everything in it happens one
- * thing at a time.
+ * The runtime of one departure that is watched: it owns the monitors of its engines. Readings are judged first and
+ * their verdict told, then they are stored; what they change goes into the log, and only after the readings that show
+ * it are kept. What time alone decides waits for a reading: time passes for a monitor by the readings of its own
+ * subject and by nothing else. Everything in it happens one thing at a time.
  */
 final class LiveTail {
     /** Version of the judgement, as the log names it. */
     private static final String JUDGEMENT = "2";
+
     private static final Duration SILENT_IN_START = Duration.ofMillis(1500);
     private static final Duration SILENT = Duration.ofSeconds(3);
     private static final Duration LOST = Duration.ofSeconds(5);
@@ -62,7 +63,14 @@ final class LiveTail {
     private LiveStarts.@Nullable Source source;
 
     /** @param steady_ns now, on the machine's steady clock: a feed that was live is heard from here on, or lost */
-    LiveTail(Departure departure, StartProfile profile, double speed, Departures departures, SampleBlocks blocks, StartHistory history, long steady_ns) {
+    LiveTail(
+            Departure departure,
+            StartProfile profile,
+            double speed,
+            Departures departures,
+            SampleBlocks blocks,
+            StartHistory history,
+            long steady_ns) {
         this.departureId = departure.opening().departureId();
         this.operatorId = departure.opening().operatorId();
         this.profile = profile;
@@ -75,14 +83,20 @@ final class LiveTail {
         this.blocks = blocks;
         this.history = history;
         this.begun_ns = steady_ns;
-        blocks.subjects(departureId).stream().filter(Subject::isEngine).forEach(engine -> blocks.judged(departureId, engine, profile, EVERYTHING).forEach(sample -> {
-            watch(engine).take(sample, true);
-            hearing(engine).know(sample.at_us());
-        }));
+        blocks.subjects(departureId).stream()
+                .filter(Subject::isEngine)
+                .forEach(engine -> blocks.judged(departureId, engine, profile, EVERYTHING)
+                        .forEach(sample -> {
+                            watch(engine).take(sample, true);
+                            hearing(engine).know(sample.at_us());
+                        }));
     }
 
     private EngineWatch watch(Subject engine) {
-        return engines.computeIfAbsent(engine, of -> new EngineWatch(of, departures.state(departureId).plan().engine(of.number()), profile, elevation_ft));
+        return engines.computeIfAbsent(
+                engine,
+                of -> new EngineWatch(
+                        of, departures.state(departureId).plan().engine(of.number()), profile, elevation_ft));
     }
 
     private Hearing hearing(Subject subject) {
@@ -138,23 +152,34 @@ final class LiveTail {
             }
             Hearing hearing = hearing(line.subject());
             Hearing.Kind kind = hearing.kindOf(at_us);
-            farthestBack_us = kind == Hearing.Kind.LATE ? Math.max(farthestBack_us, hearing.newest_us() - at_us) : farthestBack_us;
+            farthestBack_us = kind == Hearing.Kind.LATE
+                    ? Math.max(farthestBack_us, hearing.newest_us() - at_us)
+                    : farthestBack_us;
             switch (kind) {
                 case REPEATED -> repeated++;
-                case LATE -> late.computeIfAbsent(line.subject(), _ -> new ArrayList<>()).add(line.sample());
+                case LATE ->
+                    late.computeIfAbsent(line.subject(), _ -> new ArrayList<>()).add(line.sample());
                 case NEW -> fresh.add(line);
             }
             hearing.know(at_us);
         }
 
         LiveStarts.Counts counts() {
-            return new LiveStarts.Counts(fresh.size(), repeated, late.values().stream().mapToInt(List::size).sum(), ahead, 0, flagged, clock());
+            return new LiveStarts.Counts(
+                    fresh.size(),
+                    repeated,
+                    late.values().stream().mapToInt(List::size).sum(),
+                    ahead,
+                    0,
+                    flagged,
+                    clock());
         }
 
         /** What is to be told of the feed's clock; null while it goes on as it should. */
         private @Nullable String clock() {
             if (ahead > 0) {
-                return ahead + " readings up to " + words(farthestAhead_us) + " ahead of the server's clock were left out";
+                return ahead + " readings up to " + words(farthestAhead_us)
+                        + " ahead of the server's clock were left out";
             }
             return farthestBack_us > JUMP_us ? "its clock went back by " + words(farthestBack_us) : null;
         }
@@ -181,20 +206,35 @@ final class LiveTail {
             return;
         }
         EngineWatch engine = watch(subject);
-        List<Sample> judged = engine.takeLate(samples.stream().map(aircraft::withSupply).toList());
+        List<Sample> judged =
+                engine.takeLate(samples.stream().map(aircraft::withSupply).toList());
         List<Long> times = judged.stream().map(Sample::at_us).toList();
-        List<Sample> left = samples.stream().filter(sample -> !times.contains(sample.at_us())).sorted(java.util.Comparator.comparingLong(Sample::at_us)).toList();
+        List<Sample> left = samples.stream()
+                .filter(sample -> !times.contains(sample.at_us()))
+                .sorted(java.util.Comparator.comparingLong(Sample::at_us))
+                .toList();
         for (int from = 0; from < left.size(); from += MOST_IN_BLOCK) {
-            blocks.store(departureId, operatorId, subject, profile, left.subList(from, Math.min(left.size(), from + MOST_IN_BLOCK)), true);
+            blocks.store(
+                    departureId,
+                    operatorId,
+                    subject,
+                    profile,
+                    left.subList(from, Math.min(left.size(), from + MOST_IN_BLOCK)),
+                    true);
         }
         if (!judged.isEmpty()) {
             // The page is told the readings from the first late one on once more.
-            told_us.computeIfPresent(subject, (_, told) -> Math.min(told, times.stream().mapToLong(Long::longValue).min().orElse(told) - 1));
+            told_us.computeIfPresent(
+                    subject,
+                    (_, told) -> Math.min(
+                            told,
+                            times.stream().mapToLong(Long::longValue).min().orElse(told) - 1));
         }
     }
 
     /**
-     * One feed is live; another one is told so until the first is lost. A simulated one gives way at once: a real one never to a simulated one.
+     * One feed is live; another one is told so until the first is lost. A simulated one gives way at once: a real one
+     * never to a simulated one.
      *
      * @return why its readings are ignored; empty when they are taken
      */
@@ -202,13 +242,19 @@ final class LiveTail {
         Feed attached = departures.state(departureId).feed();
         boolean other = attached == null || !attached.id().equals(from.feed());
         if (other && attached != null && attached.live() && !attached.simulated() && !isLost(steady_ns)) {
-            return Optional.of("the feed '" + attached.label() + "' is live for this tail; yours is ignored until that one is lost");
+            return Optional.of("the feed '" + attached.label()
+                    + "' is live for this tail; yours is ignored until that one is lost");
         }
         source = from;
         if (attached != null && !other && attached.live()) {
             return Optional.empty();
         }
-        return departures.record(departureId, List.of(Event.of(new FeedEvent.FeedAttached(from.feed(), from.label(), from.simulated()))), actor(), now) ? Optional.empty()
+        return departures.record(
+                        departureId,
+                        List.of(Event.of(new FeedEvent.FeedAttached(from.feed(), from.label(), from.simulated()))),
+                        actor(),
+                        now)
+                ? Optional.empty()
                 : Optional.of("the departure is closed");
     }
 
@@ -233,7 +279,10 @@ final class LiveTail {
         }
     }
 
-    /** An attempt that has ended is followed by its trace; its numbers join the engine's history, those of a rehearsal never do. */
+    /**
+     * An attempt that has ended is followed by its trace; its numbers join the engine's history, those of a rehearsal
+     * never do.
+     */
     private List<Event> withTraces(Departure logged, EngineWatch engine, List<AttemptEvent> facts) {
         List<Event> all = new ArrayList<>();
         for (AttemptEvent fact : facts) {
@@ -244,7 +293,8 @@ final class LiveTail {
                 String sha256 = trace(of, number, samples).sha256();
                 all.add(Event.of(new AttemptEvent.TraceStored(of, number, sha256, samples.size())));
                 if (!logged.opening().isRehearsal()) {
-                    history.remember(StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
+                    history.remember(
+                            StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
                 }
             }
         }
@@ -254,8 +304,11 @@ final class LiveTail {
     private AttemptTrace trace(Subject of, int number, List<Sample> samples) {
         Departure departure = departures.state(departureId);
         String rehearsed = departure.opening().isRehearsal() ? ", rehearsal" : "";
-        return new AttemptTrace(profile, samples, List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed + ", "
-                + AttemptFacts.instant(samples.getFirst().at_us())));
+        return new AttemptTrace(
+                profile,
+                samples,
+                List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed
+                        + ", " + AttemptFacts.instant(samples.getFirst().at_us())));
     }
 
     /** The trace of an attempt; empty when there is none or it still runs. */
@@ -266,8 +319,10 @@ final class LiveTail {
     /** The readings of an attempt that has ended. */
     synchronized Optional<List<Sample>> samples(Subject of, int number) {
         EngineWatch watch = engines.get(of);
-        return watch == null ? Optional.empty() : watch.finished(departures.state(departureId), number)
-                .map(finished -> blocks.judged(departureId, of, profile, finished.readings()));
+        return watch == null
+                ? Optional.empty()
+                : watch.finished(departures.state(departureId), number)
+                        .map(finished -> blocks.judged(departureId, of, profile, finished.readings()));
     }
 
     /** Silence is noticed. @param now the server's time; @param steady_ns the same on the machine's steady clock */
@@ -282,41 +337,65 @@ final class LiveTail {
         }
         Feed feed = departures.state(departureId).feed();
         if (feed != null && feed.live() && isLost(steady_ns)) {
-            departures.record(departureId, List.of(Event.of(new FeedEvent.FeedLost(feed.id(), lastHeard().orElse(now)))), actor(), now);
+            departures.record(
+                    departureId,
+                    List.of(Event.of(
+                            new FeedEvent.FeedLost(feed.id(), lastHeard().orElse(now)))),
+                    actor(),
+                    now);
         }
     }
 
     /** Whether nothing of the aircraft has been heard for so long that its feed counts as lost. */
     private boolean isLost(long steady_ns) {
-        Duration since = hearings.values().stream().filter(Hearing::wasHeard).map(hearing -> hearing.silence(steady_ns)).min(Duration::compareTo)
+        Duration since = hearings.values().stream()
+                .filter(Hearing::wasHeard)
+                .map(hearing -> hearing.silence(steady_ns))
+                .min(Duration::compareTo)
                 .orElse(Duration.ofNanos(steady_ns - begun_ns));
         return since.compareTo(LOST) > 0;
     }
 
     private Optional<Instant> lastHeard() {
-        return hearings.values().stream().map(Hearing::newest_us).filter(at_us -> at_us != Long.MIN_VALUE).max(Long::compare).map(AttemptFacts::instant);
+        return hearings.values().stream()
+                .map(Hearing::newest_us)
+                .filter(at_us -> at_us != Long.MIN_VALUE)
+                .max(Long::compare)
+                .map(AttemptFacts::instant);
     }
 
     /** That the page was blind for a while stays on record, whatever comes afterwards. */
     private void seeAgain(Instant now, long steady_ns) {
-        List<Subject> seen = blindSince.keySet().stream().filter(subject -> !isSilent(watch(subject), steady_ns)).toList();
+        List<Subject> seen = blindSince.keySet().stream()
+                .filter(subject -> !isSilent(watch(subject), steady_ns))
+                .toList();
         for (Subject subject : seen) {
             Instant from = blindSince.remove(subject);
             int number = watch(subject).number(departures.state(departureId));
             if (from != null && number > 0) {
-                departures.record(departureId, List.of(Event.of(new AttemptEvent.SightLost(subject, number, from, now))), actor(), now);
+                departures.record(
+                        departureId,
+                        List.of(Event.of(new AttemptEvent.SightLost(subject, number, from, now))),
+                        actor(),
+                        now);
             }
         }
     }
 
     private boolean isSilent(EngineWatch engine, long steady_ns) {
-        return hearing(engine.subject()).silence(steady_ns).compareTo(engine.isRunning() ? SILENT_IN_START : SILENT) > 0;
+        return hearing(engine.subject()).silence(steady_ns).compareTo(engine.isRunning() ? SILENT_IN_START : SILENT)
+                > 0;
     }
 
     /** An engine whose start the crew is telling is shown as it tells it. */
     private boolean isTapped(EngineWatch engine) {
         Departure departure = departures.state(departureId);
-        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine.subject().number()).isPresent();
+        return TappedEngine.of(
+                        profile,
+                        departure.attempts(),
+                        departure.isRead(),
+                        engine.subject().number())
+                .isPresent();
     }
 
     private void tell(EngineWatch engine, Instant now, long steady_ns) {
@@ -330,26 +409,37 @@ final class LiveTail {
 
     private StartMessage message(EngineWatch engine, long after_us, Instant now, long steady_ns) {
         Hearing hearing = hearing(engine.subject());
-        // The subject's own clock runs on from its newest reading; after a restart it stands there until something is heard.
-        long passed_us = hearing.wasHeard() ? Math.round(hearing.silence(steady_ns).toNanos() / 1000.0 * speed) : 0;
-        Instant then = hearing.newest_us() == Long.MIN_VALUE ? now : AttemptFacts.instant(hearing.newest_us() + passed_us);
-        return new StartMessage(engine.view(then, isSilent(engine, steady_ns)), StartMessage.rows(profile, engine.samplesAfter(after_us)));
+        // The subject's own clock runs on from its newest reading; after a restart it stands there until something is
+        // heard.
+        long passed_us =
+                hearing.wasHeard() ? Math.round(hearing.silence(steady_ns).toNanos() / 1000.0 * speed) : 0;
+        Instant then =
+                hearing.newest_us() == Long.MIN_VALUE ? now : AttemptFacts.instant(hearing.newest_us() + passed_us);
+        return new StartMessage(
+                engine.view(then, isSilent(engine, steady_ns)),
+                StartMessage.rows(profile, engine.samplesAfter(after_us)));
     }
 
     /** Every engine as it stands, with the readings after a time. @param after_us on the feed's clock */
     synchronized List<StartMessage> all(long after_us, Instant now, long steady_ns) {
-        return engines.values().stream().filter(engine -> !isTapped(engine)).map(engine -> message(engine, after_us, now, steady_ns)).toList();
+        return engines.values().stream()
+                .filter(engine -> !isTapped(engine))
+                .map(engine -> message(engine, after_us, now, steady_ns))
+                .toList();
     }
 
     /** Whether a start is under way that is being read. */
     synchronized boolean isStarting(long steady_ns) {
-        return engines.values().stream().anyMatch(engine -> engine.isRunning() && hearing(engine.subject()).silence(steady_ns).compareTo(IDLE_AFTER) < 0);
+        return engines.values().stream()
+                .anyMatch(engine -> engine.isRunning()
+                        && hearing(engine.subject()).silence(steady_ns).compareTo(IDLE_AFTER) < 0);
     }
 
     /** Whether nothing has been heard for long and no feed is to be missed. */
     synchronized boolean isIdle(long steady_ns) {
         Feed feed = departures.state(departureId).feed();
-        boolean quiet = hearings.values().stream().allMatch(hearing -> hearing.silence(steady_ns).compareTo(IDLE_AFTER) > 0);
+        boolean quiet = hearings.values().stream()
+                .allMatch(hearing -> hearing.silence(steady_ns).compareTo(IDLE_AFTER) > 0);
         return quiet && steady_ns - begun_ns > IDLE_AFTER.toNanos() && (feed == null || !feed.live());
     }
 }

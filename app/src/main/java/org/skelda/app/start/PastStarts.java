@@ -9,7 +9,9 @@ import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.springframework.stereotype.Service;
 
-/** Starts from before departures were kept here, taken into the history of their engine. They are judged like any other. */
+/**
+ * Starts from before departures were kept here, taken into the history of their engine. They are judged like any other.
+ */
 @Service
 public class PastStarts {
     private final StartHistory history;
@@ -34,7 +36,14 @@ public class PastStarts {
      * @param timeToIdle_s from starter on, s; null where idle was not reached
      * @param dip_v lowest bus volts, V; null where they are not measured
      */
-    public record StartBefore(String tail, int engine, Instant startedAt, String outcome, @Nullable Double peak_c, @Nullable Double timeToLight_s, @Nullable Double timeToIdle_s,
+    public record StartBefore(
+            String tail,
+            int engine,
+            Instant startedAt,
+            String outcome,
+            @Nullable Double peak_c,
+            @Nullable Double timeToLight_s,
+            @Nullable Double timeToIdle_s,
             @Nullable Double dip_v) {}
 
     /** The newest first. */
@@ -42,14 +51,36 @@ public class PastStarts {
         return history.before(operatorId);
     }
 
-    /** @param oat_c outside air then; @param elevation_ft of the stand; @param samples of one start, in the order of time */
-    public void add(String operatorId, String tail, StartProfile profile, int engine, double oat_c, double elevation_ft, List<Sample> samples) {
+    /**
+     * @param oat_c outside air then; @param elevation_ft of the stand; @param samples of one start, in the order of
+     *     time
+     */
+    public void add(
+            String operatorId,
+            String tail,
+            StartProfile profile,
+            int engine,
+            double oat_c,
+            double elevation_ft,
+            List<Sample> samples) {
         StartMonitor monitor = new StartMonitor(profile, elevation_ft);
         samples.forEach(monitor::accept);
         String sha256 = new AttemptTrace(profile, samples, List.of()).sha256();
         for (int i = 0; i < monitor.attempts().size(); i++) {
-            history.remember(new StartHistory.Place(null, operatorId, tail, profile.typeId(), Subject.engine(engine), i + 1, oat_c, elevation_ft), monitor.attempts().get(i),
-                    samples, profile, sha256);
+            history.remember(
+                    new StartHistory.Place(
+                            null,
+                            operatorId,
+                            tail,
+                            profile.typeId(),
+                            Subject.engine(engine),
+                            i + 1,
+                            oat_c,
+                            elevation_ft),
+                    monitor.attempts().get(i),
+                    samples,
+                    profile,
+                    sha256);
         }
     }
 }

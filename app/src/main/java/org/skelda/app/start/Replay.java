@@ -14,8 +14,8 @@ import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 
 /**
- * A start as it happened, to be shown again: the same watch that runs live, stopped at every half second of a start, at every moment
- * that matters, and now and then where nothing runs.
+ * A start as it happened, to be shown again: the same watch that runs live, stopped at every half second of a start, at
+ * every moment that matters, and now and then where nothing runs.
  *
  * @param title what it is
  * @param engine which engine, 0 when a file does not say
@@ -24,7 +24,13 @@ import org.skelda.core.watch.Subject;
  * @param samples as in {@link StartMessage}
  * @param late how many further readings came too late to be judged live; they are kept
  */
-public record Replay(String title, int engine, StartSheet sheet, Collection<Frame> frames, List<List<@Nullable Double>> samples, int late) {
+public record Replay(
+        String title,
+        int engine,
+        StartSheet sheet,
+        Collection<Frame> frames,
+        List<List<@Nullable Double>> samples,
+        int late) {
     private static final long EVERY_us = 500_000;
     private static final long AT_REST_EVERY_us = 10_000_000;
     private static final long AROUND_us = 30_000_000;
@@ -34,13 +40,26 @@ public record Replay(String title, int engine, StartSheet sheet, Collection<Fram
     /** @param at milliseconds on the clock of the samples; @param view as the desk showed it then */
     public record Frame(double at, StartView view) {}
 
-    /** @param name how the crew calls the engine; @param samples in the order of time, at least one; @param late how many more came too late */
-    public static Replay of(String title, int engine, String name, StartProfile profile, double elevation_ft, List<Sample> samples, int late) {
+    /**
+     * @param name how the crew calls the engine; @param samples in the order of time, at least one; @param late how
+     *     many more came too late
+     */
+    public static Replay of(
+            String title,
+            int engine,
+            String name,
+            StartProfile profile,
+            double elevation_ft,
+            List<Sample> samples,
+            int late) {
         SortedSet<Long> stops = stops(profile, elevation_ft, samples);
         Collection<Frame> frames = new AbstractCollection<>() {
             @Override
             public Iterator<Frame> iterator() {
-                return new Frames(new EngineWatch(Subject.engine(Math.max(1, engine)), name, profile, elevation_ft), stops, samples);
+                return new Frames(
+                        new EngineWatch(Subject.engine(Math.max(1, engine)), name, profile, elevation_ft),
+                        stops,
+                        samples);
             }
 
             @Override
@@ -48,7 +67,8 @@ public record Replay(String title, int engine, StartSheet sheet, Collection<Fram
                 return stops.size();
             }
         };
-        return new Replay(title, engine, StartSheet.of(profile, elevation_ft), frames, StartMessage.rows(profile, samples), late);
+        return new Replay(
+                title, engine, StartSheet.of(profile, elevation_ft), frames, StartMessage.rows(profile, samples), late);
     }
 
     /** Lets a watch run through the readings, from one stop to the next. */
@@ -85,7 +105,10 @@ public record Replay(String title, int engine, StartSheet sheet, Collection<Fram
         return new Frame(at_us / 1000.0, watch.view(AttemptFacts.instant(at_us), false));
     }
 
-    /** Every half second of an attempt and around it, every ten seconds elsewhere, and just after every milestone and finding. */
+    /**
+     * Every half second of an attempt and around it, every ten seconds elsewhere, and just after every milestone and
+     * finding.
+     */
     private static SortedSet<Long> stops(StartProfile profile, double elevation_ft, List<Sample> samples) {
         StartMonitor monitor = new StartMonitor(profile, elevation_ft);
         samples.forEach(monitor::accept);
@@ -96,9 +119,15 @@ public record Replay(String title, int engine, StartSheet sheet, Collection<Fram
         every(AT_REST_EVERY_us, first_us, last_us, stops);
         for (AttemptReport report : monitor.attempts()) {
             long lasted_us = Math.min(LONGEST_us, report.lasted().toNanos() / 1000);
-            every(EVERY_us, Math.max(first_us, report.startedAt_us() - AROUND_us), Math.min(last_us, report.startedAt_us() + lasted_us + AROUND_us), stops);
+            every(
+                    EVERY_us,
+                    Math.max(first_us, report.startedAt_us() - AROUND_us),
+                    Math.min(last_us, report.startedAt_us() + lasted_us + AROUND_us),
+                    stops);
             report.milestones().values().forEach(at -> stops.add(report.startedAt_us() + at.toNanos() / 1000 + 1));
-            report.findings().forEach(finding -> stops.add(report.startedAt_us() + finding.at().toNanos() / 1000 + 1));
+            report.findings()
+                    .forEach(finding ->
+                            stops.add(report.startedAt_us() + finding.at().toNanos() / 1000 + 1));
         }
         stops.add(last_us);
         return stops;

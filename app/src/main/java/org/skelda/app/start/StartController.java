@@ -46,10 +46,15 @@ class StartController {
 
     /** @param after only readings after this time, milliseconds since 1970 on the feed's clock */
     @GetMapping
-    Starts all(@PathVariable UUID id, @RequestParam(defaultValue = "0") double after, @AuthenticationPrincipal SignedIn person) {
+    Starts all(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") double after,
+            @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         Departure departure = departures.state(id);
-        StartSheet sheet = packs.profileOf(departure.opening()).map(profile -> StartSheet.of(profile, departure.opening().elevation_ft())).orElse(null);
+        StartSheet sheet = packs.profileOf(departure.opening())
+                .map(profile -> StartSheet.of(profile, departure.opening().elevation_ft()))
+                .orElse(null);
         return new Starts(sheet, starts.all(id, Math.round(after * US_PER_MS)));
     }
 
@@ -63,37 +68,64 @@ class StartController {
     Expectation expected(@PathVariable UUID id, @PathVariable int engine, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
         Departure departure = departures.state(id);
-        StartProfile profile = packs.profileOf(departure.opening()).orElseThrow(() -> notThere("The type has no start profile."));
+        StartProfile profile =
+                packs.profileOf(departure.opening()).orElseThrow(() -> notThere("The type has no start profile."));
         var lines = StartHistory.today(departure, engine);
         Double oat = StartHistory.reading(departure, lines.oat());
         Double tailWind = StartHistory.reading(departure, lines.tailWind());
-        List<BeforeStart.Past> past = history.last(person.operatorId(), departure.opening().tail(), engine);
-        BeforeStart.Today today = new BeforeStart.Today(oat == null ? 15 : oat, departure.opening().elevation_ft(), StartHistory.reading(departure, lines.supply()),
-                180, tailWind == null ? 0 : Math.max(0, tailWind), 0, false);
+        List<BeforeStart.Past> past =
+                history.last(person.operatorId(), departure.opening().tail(), engine);
+        BeforeStart.Today today = new BeforeStart.Today(
+                oat == null ? 15 : oat,
+                departure.opening().elevation_ft(),
+                StartHistory.reading(departure, lines.supply()),
+                180,
+                tailWind == null ? 0 : Math.max(0, tailWind),
+                0,
+                false);
         return new Expectation(BeforeStart.expected(profile, today, past), past);
     }
 
     /** The readings of an attempt that has ended, as a trace. */
     @GetMapping(path = "/{engine}/{number}/trace", produces = "text/csv")
-    void trace(@PathVariable UUID id, @PathVariable int engine, @PathVariable int number, @AuthenticationPrincipal SignedIn person,
-            HttpServletResponse response) throws IOException {
+    void trace(
+            @PathVariable UUID id,
+            @PathVariable int engine,
+            @PathVariable int number,
+            @AuthenticationPrincipal SignedIn person,
+            HttpServletResponse response)
+            throws IOException {
         departures.checkOwner(id, person.operatorId());
-        AttemptTrace trace = starts.trace(id, engine, number).orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
+        AttemptTrace trace = starts.trace(id, engine, number)
+                .orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
         Departure departure = departures.state(id);
-        String name = "skelda-" + departure.opening().tail() + "-" + departure.opening().flight() + "-engine-" + engine + "-" + number + ".csv";
+        String name = "skelda-" + departure.opening().tail() + "-"
+                + departure.opening().flight() + "-engine-" + engine + "-" + number + ".csv";
         response.setContentType("text/csv");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename(name).build().toString());
         trace.writeTo(response.getOutputStream());
     }
 
     /** An attempt that has ended, to be shown again as it happened. */
     @GetMapping("/{engine}/{number}/replay")
-    Replay replay(@PathVariable UUID id, @PathVariable int engine, @PathVariable int number, @AuthenticationPrincipal SignedIn person) {
+    Replay replay(
+            @PathVariable UUID id,
+            @PathVariable int engine,
+            @PathVariable int number,
+            @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
-        return starts.replay(id, engine, number).orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
+        return starts.replay(id, engine, number)
+                .orElseThrow(() -> notThere("There is no such attempt, or it still runs."));
     }
 
     private static ProblemException notThere(String detail) {
-        return new ProblemException(Problem.of("not-found", HttpStatus.NOT_FOUND.value(), "Not there", detail, "Look at the starts of this departure."));
+        return new ProblemException(Problem.of(
+                "not-found",
+                HttpStatus.NOT_FOUND.value(),
+                "Not there",
+                detail,
+                "Look at the starts of this departure."));
     }
 }

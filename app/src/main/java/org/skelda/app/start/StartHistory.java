@@ -35,12 +35,27 @@ class StartHistory {
     }
 
     /** Whose start it was, and where. @param departureId null for one from before departures were kept here */
-    record Place(@Nullable UUID departureId, String operatorId, String tail, String typeId, Subject of, int number, @Nullable Double oat_c, double elevation_ft) {
+    record Place(
+            @Nullable UUID departureId,
+            String operatorId,
+            String tail,
+            String typeId,
+            Subject of,
+            int number,
+            @Nullable Double oat_c,
+            double elevation_ft) {
 
         static Place of(Departure departure, Subject of, int number) {
             var opening = departure.opening();
-            return new Place(opening.departureId(), opening.operatorId(), opening.tail(), opening.typeId(), of, number,
-                    reading(departure, today(departure, of.number()).oat()), opening.elevation_ft());
+            return new Place(
+                    opening.departureId(),
+                    opening.operatorId(),
+                    opening.tail(),
+                    opening.typeId(),
+                    of,
+                    number,
+                    reading(departure, today(departure, of.number()).oat()),
+                    opening.elevation_ft());
         }
     }
 
@@ -50,24 +65,50 @@ class StartHistory {
         if (place.departureId() != null && isKnown(place.departureId(), place.of(), place.number())) {
             return;
         }
-        database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, started_at, outcome, oat_c, elevation_ft, supply, "
-                        + "dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, flow_at_light_kgph, trace_sha256, samples) "
+        database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, "
+                        + "started_at, outcome, oat_c, elevation_ft, supply, "
+                        + "dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, "
+                        + "flow_at_light_kgph, trace_sha256, samples) "
                         + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(Arrays.asList(UuidCreator.getTimeOrderedEpoch(), place.departureId(), place.of().toString(), place.number(), place.operatorId(), place.tail(), place.typeId(),
-                        Timestamp.from(AttemptFacts.instant(report.startedAt_us())), summary.outcome(), place.oat_c(), place.elevation_ft(),
-                        supplyBefore(report, samples, profile), summary.dip_v(), summary.motoring_pct(), seconds(summary.timeToLightOff()), summary.peak_c(),
-                        seconds(summary.timeToIdle()), summary.flowAtLightOff_kgph(), sha256, samples.size())).update();
+                .params(Arrays.asList(
+                        UuidCreator.getTimeOrderedEpoch(),
+                        place.departureId(),
+                        place.of().toString(),
+                        place.number(),
+                        place.operatorId(),
+                        place.tail(),
+                        place.typeId(),
+                        Timestamp.from(AttemptFacts.instant(report.startedAt_us())),
+                        summary.outcome(),
+                        place.oat_c(),
+                        place.elevation_ft(),
+                        supplyBefore(report, samples, profile),
+                        summary.dip_v(),
+                        summary.motoring_pct(),
+                        seconds(summary.timeToLightOff()),
+                        summary.peak_c(),
+                        seconds(summary.timeToIdle()),
+                        summary.flowAtLightOff_kgph(),
+                        sha256,
+                        samples.size()))
+                .update();
     }
 
     private boolean isKnown(UUID departureId, Subject of, int number) {
         return database.sql("select count(*) from start_attempt where departure_id = ? and subject = ? and number = ?")
-                .params(departureId, of.toString(), number).query(Long.class).single() > 0;
+                        .params(departureId, of.toString(), number)
+                        .query(Long.class)
+                        .single()
+                > 0;
     }
 
     /** The lines that tell what to expect of an engine's start. */
     static Line.Start.Today today(Departure departure, int engine) {
-        return departure.plan().lines().values().stream().filter(line -> line instanceof Line.Start start && start.engine() == engine)
-                .map(line -> ((Line.Start) line).today()).findFirst().orElse(new Line.Start.Today(null, null, null));
+        return departure.plan().lines().values().stream()
+                .filter(line -> line instanceof Line.Start start && start.engine() == engine)
+                .map(line -> ((Line.Start) line).today())
+                .findFirst()
+                .orElse(new Line.Start.Today(null, null, null));
     }
 
     static @Nullable Double reading(Departure departure, @Nullable LineRef line) {
@@ -76,8 +117,12 @@ class StartHistory {
     }
 
     private static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {
-        return samples.stream().filter(sample -> sample.at_us() < report.startedAt_us()).reduce((_, last) -> last)
-                .map(sample -> sample.of(profile.supplyParameter())).filter(value -> !Double.isNaN(value)).orElse(null);
+        return samples.stream()
+                .filter(sample -> sample.at_us() < report.startedAt_us())
+                .reduce((_, last) -> last)
+                .map(sample -> sample.of(profile.supplyParameter()))
+                .filter(value -> !Double.isNaN(value))
+                .orElse(null);
     }
 
     private static @Nullable Double seconds(@Nullable Duration duration) {
@@ -86,19 +131,42 @@ class StartHistory {
 
     /** The last ten good starts of an engine, the newest last. */
     List<BeforeStart.Past> last(String operatorId, String tail, int engine) {
-        return database.sql("select oat_c, elevation_ft, supply, dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s from start_attempt "
-                        + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' order by started_at desc limit " + LAST)
-                .params(operatorId, tail, Subject.engine(engine).toString()).query((row, _) -> new BeforeStart.Past(or(row, 1, 15), row.getDouble(2), maybe(row, 3), maybe(row, 4),
-                        maybe(row, 5), maybe(row, 6), maybe(row, 7), maybe(row, 8)))
-                .list().reversed();
+        return database.sql("select oat_c, elevation_ft, supply, dip_v, motoring_pct, time_to_light_s, peak_c, "
+                        + "time_to_idle_s from start_attempt "
+                        + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' order "
+                        + "by started_at desc limit "
+                        + LAST)
+                .params(operatorId, tail, Subject.engine(engine).toString())
+                .query((row, _) -> new BeforeStart.Past(
+                        or(row, 1, 15),
+                        row.getDouble(2),
+                        maybe(row, 3),
+                        maybe(row, 4),
+                        maybe(row, 5),
+                        maybe(row, 6),
+                        maybe(row, 7),
+                        maybe(row, 8)))
+                .list()
+                .reversed();
     }
 
     /** Starts that belong to no departure, the newest first. */
     List<PastStarts.StartBefore> before(String operatorId) {
-        return database.sql("select tail, subject, started_at, outcome, peak_c, time_to_light_s, time_to_idle_s, dip_v from start_attempt "
-                        + "where operator_id = ? and departure_id is null order by started_at desc limit " + LISTED)
-                .params(operatorId).query((row, _) -> new PastStarts.StartBefore(row.getString(1), Subject.parse(row.getString(2)).number(), row.getTimestamp(3).toInstant(),
-                        row.getString(4), maybe(row, 5), maybe(row, 6), maybe(row, 7), maybe(row, 8))).list();
+        return database.sql("select tail, subject, started_at, outcome, peak_c, time_to_light_s, time_to_idle_s, dip_v "
+                        + "from start_attempt "
+                        + "where operator_id = ? and departure_id is null order by started_at desc limit "
+                        + LISTED)
+                .params(operatorId)
+                .query((row, _) -> new PastStarts.StartBefore(
+                        row.getString(1),
+                        Subject.parse(row.getString(2)).number(),
+                        row.getTimestamp(3).toInstant(),
+                        row.getString(4),
+                        maybe(row, 5),
+                        maybe(row, 6),
+                        maybe(row, 7),
+                        maybe(row, 8)))
+                .list();
     }
 
     private static @Nullable Double maybe(ResultSet row, int column) throws SQLException {

@@ -19,15 +19,27 @@ import org.skelda.core.start.StartProfile;
  * @param wrong what comes first when anything is wrong
  * @param secondMeans of stopping the fuel
  */
-public record StartSheet(List<LaneSheet> lanes, int span_s, boolean electric, boolean ignitionSwitch, boolean automatic, String wrong, String secondMeans) {
+public record StartSheet(
+        List<LaneSheet> lanes,
+        int span_s,
+        boolean electric,
+        boolean ignitionSwitch,
+        boolean automatic,
+        String wrong,
+        String secondMeans) {
     private static final double ROOM = 1.12;
     private static final int STEP_s = 15;
 
     /** @param most value at the top of the lane */
-    public record LaneSheet(Parameter parameter, String label, String unit, int decimals, double most, List<Line> lines) {}
+    public record LaneSheet(
+            Parameter parameter, String label, String unit, int decimals, double most, List<Line> lines) {}
 
     /** How a limit line is drawn: a caution above it, a hard limit above it, or a minimum below which it is wrong. */
-    public enum Kind { CAUTION_ABOVE, LIMIT_ABOVE, MINIMUM }
+    public enum Kind {
+        CAUTION_ABOVE,
+        LIMIT_ABOVE,
+        MINIMUM
+    }
 
     /** @param value in the lane's unit; @param words what it is, in figures */
     public record Line(double value, String words, Kind kind) {}
@@ -35,22 +47,50 @@ public record StartSheet(List<LaneSheet> lanes, int span_s, boolean electric, bo
     static StartSheet of(StartProfile profile, double elevation_ft) {
         List<LaneSheet> lanes = new ArrayList<>();
         lanes.add(lane(profile, Parameter.SPOOL, "%", 1, profile.idle().speed_pct() * ROOM, List.of()));
-        lanes.add(lane(profile, Parameter.TEMPERATURE, "°C", 0, profile.temperatureLimits().getLast().value() * ROOM, temperatures(profile)));
+        lanes.add(lane(
+                profile,
+                Parameter.TEMPERATURE,
+                "°C",
+                0,
+                profile.temperatureLimits().getLast().value() * ROOM,
+                temperatures(profile)));
         double cut = profile.fuel().cutAbove_kgph();
-        lanes.add(lane(profile, Parameter.FLOW, "kg/h", 0, cut * 1.6, List.of(new Line(cut, text("cut above %.0f", cut), Kind.LIMIT_ABOVE))));
+        lanes.add(lane(
+                profile,
+                Parameter.FLOW,
+                "kg/h",
+                0,
+                cut * 1.6,
+                List.of(new Line(cut, text("cut above %.0f", cut), Kind.LIMIT_ABOVE))));
         lanes.add(lane(profile, Parameter.OIL, "kPa", 0, profile.idle().oilMost_kpa() * ROOM, List.of()));
         boolean air = profile.supplyParameter() == Parameter.DUCT;
         double least = profile.supply().crankingAt(0, elevation_ft);
-        lanes.add(lane(profile, profile.supplyParameter(), profile.supplyUnit(), air ? 0 : 1, air ? profile.supply().beforeStarter() * 1.4 : 32,
-                List.of(new Line(least, text(air ? "%.0f while cranking" : "%.1f at first, rising with speed", least), Kind.MINIMUM))));
+        lanes.add(lane(
+                profile,
+                profile.supplyParameter(),
+                profile.supplyUnit(),
+                air ? 0 : 1,
+                air ? profile.supply().beforeStarter() * 1.4 : 32,
+                List.of(new Line(
+                        least,
+                        text(air ? "%.0f while cranking" : "%.1f at first, rising with speed", least),
+                        Kind.MINIMUM))));
         int within = (int) profile.idle().within().toSeconds();
-        String lever = profile.drive().automatic() ? "fuel lever OFF first, whatever the start computer does, then the starter"
+        String lever = profile.drive().automatic()
+                ? "fuel lever OFF first, whatever the start computer does, then the starter"
                 : "fuel lever OFF first, then the starter";
-        return new StartSheet(lanes, (within + STEP_s - 1) / STEP_s * STEP_s, !air, profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER,
-                profile.drive().automatic(), "Wrong in any way: " + lever + ".", profile.remedy().secondMeans());
+        return new StartSheet(
+                lanes,
+                (within + STEP_s - 1) / STEP_s * STEP_s,
+                !air,
+                profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER,
+                profile.drive().automatic(),
+                "Wrong in any way: " + lever + ".",
+                profile.remedy().secondMeans());
     }
 
-    private static LaneSheet lane(StartProfile profile, Parameter parameter, String unit, int decimals, double most, List<Line> lines) {
+    private static LaneSheet lane(
+            StartProfile profile, Parameter parameter, String unit, int decimals, double most, List<Line> lines) {
         String label = switch (parameter) {
             case FLOW -> "Flow";
             case OIL -> "Oil";
@@ -66,8 +106,14 @@ public record StartSheet(List<LaneSheet> lanes, int span_s, boolean electric, bo
     }
 
     private static Line temperature(Limit limit) {
-        return limit.allowed().isZero() ? new Line(limit.value(), text("%.0f never", limit.value()), Kind.LIMIT_ABOVE)
-                : new Line(limit.value(), text("%.0f, %d s at most", limit.value(), limit.allowed().toSeconds()), Kind.CAUTION_ABOVE);
+        return limit.allowed().isZero()
+                ? new Line(limit.value(), text("%.0f never", limit.value()), Kind.LIMIT_ABOVE)
+                : new Line(
+                        limit.value(),
+                        text(
+                                "%.0f, %d s at most",
+                                limit.value(), limit.allowed().toSeconds()),
+                        Kind.CAUTION_ABOVE);
     }
 
     private static String text(String form, @Nullable Object... values) {

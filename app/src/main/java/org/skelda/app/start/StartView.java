@@ -6,10 +6,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Finding;
-import org.skelda.core.start.Lane;
 import org.skelda.core.start.Ladder;
+import org.skelda.core.start.Lane;
 import org.skelda.core.start.Margin;
-import org.skelda.core.start.Milestone;
 import org.skelda.core.start.Script;
 import org.skelda.core.start.StarterDuty;
 import org.skelda.core.start.Tap;
@@ -38,13 +37,30 @@ import org.skelda.core.start.Verdict;
  * @param starterOnSince time since starter on at which the starter last went on; null while it is off
  * @param taps what the crew can tell of a start that nothing reads; null for one that is read
  */
-public record StartView(int engine, String name, int number, @Nullable Instant startedAt, boolean running, Instant at, Verdict verdict, List<Ladder.Rung> ladder,
-        List<Lane> lanes, List<Double> forecast, List<Script.Step> script, List<Finding> findings, List<Margin> margins, @Nullable String outcome,
-        List<AttemptReport.DataGap> gaps, StarterDuty.NextTry duty, String dutyWords, @Nullable Duration starterOnSince,
+public record StartView(
+        int engine,
+        String name,
+        int number,
+        @Nullable Instant startedAt,
+        boolean running,
+        Instant at,
+        Verdict verdict,
+        List<Ladder.Rung> ladder,
+        List<Lane> lanes,
+        List<Double> forecast,
+        List<Script.Step> script,
+        List<Finding> findings,
+        List<Margin> margins,
+        @Nullable String outcome,
+        List<AttemptReport.DataGap> gaps,
+        StarterDuty.NextTry duty,
+        String dutyWords,
+        @Nullable Duration starterOnSince,
         @Nullable Taps taps) {
 
     /**
-     * @param next what is told next: what the script asks for, or what comes next if all goes well; null when nothing is to be told yet
+     * @param next what is told next: what the script asks for, or what comes next if all goes well; null when nothing
+     *     is to be told yet
      * @param starter whether the starter is on, as told
      * @param fuel whether the fuel is on, as told
      * @param last the newest tap, which can be taken back
@@ -54,6 +70,14 @@ public record StartView(int engine, String name, int number, @Nullable Instant s
      * @param wrongs what the crew can say is wrong
      * @param peakNote how far the typed peak is from the limits; null before it was typed
      */
-    public record Taps(TappedWatch.@Nullable Offer next, boolean starter, boolean fuel, Tap last, String lastWords, String lastBy, List<TappedWatch.Question> questions,
-            List<TappedWatch.Offer> wrongs, @Nullable String peakNote) {}
+    public record Taps(
+            TappedWatch.@Nullable Offer next,
+            boolean starter,
+            boolean fuel,
+            Tap last,
+            String lastWords,
+            String lastBy,
+            List<TappedWatch.Question> questions,
+            List<TappedWatch.Offer> wrongs,
+            @Nullable String peakNote) {}
 }

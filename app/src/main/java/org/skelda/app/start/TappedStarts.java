@@ -27,7 +27,9 @@ import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
-/** Starts that nothing reads: what the crew tapped, shown like a start that is read, at every tap and as time passes. */
+/**
+ * Starts that nothing reads: what the crew tapped, shown like a start that is read, at every tap and as time passes.
+ */
 @Service
 class TappedStarts {
     private static final Logger LOG = LoggerFactory.getLogger(TappedStarts.class);
@@ -48,7 +50,9 @@ class TappedStarts {
     /** Every engine of a departure whose newest start is tapped. */
     List<StartMessage> all(Departure departure, StartProfile profile) {
         Instant now = clock.instant();
-        List<StartMessage> all = departure.attempts().byEngine().keySet().stream().flatMap(engine -> message(departure, profile, engine, now).stream()).toList();
+        List<StartMessage> all = departure.attempts().byEngine().keySet().stream()
+                .flatMap(engine -> message(departure, profile, engine, now).stream())
+                .toList();
         if (!all.isEmpty()) {
             ticking.add(departure.opening().departureId());
         }
@@ -57,12 +61,18 @@ class TappedStarts {
 
     @EventListener
     void appended(Departures.Appended appended) {
-        List<Integer> engines = appended.events().stream().map(TappedStarts::engineOf).filter(engine -> engine > 0).distinct().toList();
+        List<Integer> engines = appended.events().stream()
+                .map(TappedStarts::engineOf)
+                .filter(engine -> engine > 0)
+                .distinct()
+                .toList();
         if (engines.isEmpty()) {
             return;
         }
         ticking.add(appended.departureId());
-        packs.profileOf(appended.after().opening()).ifPresent(profile -> engines.forEach(engine -> tell(appended.after(), profile, engine, clock.instant())));
+        packs.profileOf(appended.after().opening())
+                .ifPresent(
+                        profile -> engines.forEach(engine -> tell(appended.after(), profile, engine, clock.instant())));
     }
 
     private static int engineOf(Event event) {
@@ -75,7 +85,8 @@ class TappedStarts {
     }
 
     private void tell(Departure departure, StartProfile profile, int engine, Instant now) {
-        message(departure, profile, engine, now).ifPresent(message -> departures.tell(departure.opening().departureId(), "start", () -> message));
+        message(departure, profile, engine, now)
+                .ifPresent(message -> departures.tell(departure.opening().departureId(), "start", () -> message));
     }
 
     /** Time passes for windows, clocks and the steps after a cut. */
@@ -95,15 +106,22 @@ class TappedStarts {
 
     /** Whether the crew tells of a start that is under way. */
     boolean anyRunning() {
-        return ticking.stream().map(departures::state).anyMatch(departure -> departure.attempts().all().stream()
-                .anyMatch(start -> start.tapped() != null && start.tapped().hasBegun() && !start.tapped().ended()));
+        return ticking.stream()
+                .map(departures::state)
+                .anyMatch(departure -> departure.attempts().all().stream()
+                        .anyMatch(start -> start.tapped() != null
+                                && start.tapped().hasBegun()
+                                && !start.tapped().ended()));
     }
 
     private void tick(UUID id, Instant now) {
         Departure departure = departures.state(id);
         Optional<StartProfile> profile = packs.profileOf(departure.opening());
-        List<Integer> moving = profile.isEmpty() || departure.lifecycle().closed() ? List.of()
-                : departure.attempts().byEngine().keySet().stream().filter(engine -> isMoving(departure, profile.get(), engine, now)).toList();
+        List<Integer> moving = profile.isEmpty() || departure.lifecycle().closed()
+                ? List.of()
+                : departure.attempts().byEngine().keySet().stream()
+                        .filter(engine -> isMoving(departure, profile.get(), engine, now))
+                        .toList();
         if (moving.isEmpty()) {
             ticking.remove(id);
         }
@@ -111,12 +129,24 @@ class TappedStarts {
     }
 
     private static boolean isMoving(Departure departure, StartProfile profile, int engine, Instant now) {
-        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine).filter(tapped -> !tapped.told().ended() || now.isBefore(tapped.duty(now).allowedAt())
-                || tapped.since(now).compareTo(SHOWN_AFTER.plus(tapped.newest().summary() == null ? Duration.ZERO : tapped.newest().summary().lasted())) < 0).isPresent();
+        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine)
+                .filter(tapped -> !tapped.told().ended()
+                        || now.isBefore(tapped.duty(now).allowedAt())
+                        || tapped.since(now)
+                                        .compareTo(SHOWN_AFTER.plus(
+                                                tapped.newest().summary() == null
+                                                        ? Duration.ZERO
+                                                        : tapped.newest()
+                                                                .summary()
+                                                                .lasted()))
+                                < 0)
+                .isPresent();
     }
 
     private static Optional<StartMessage> message(Departure departure, StartProfile profile, int engine, Instant now) {
-        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine).map(tapped -> new StartMessage(view(profile, tapped, engine, departure.plan().engine(engine), now), List.of()));
+        return TappedEngine.of(profile, departure.attempts(), departure.isRead(), engine)
+                .map(tapped -> new StartMessage(
+                        view(profile, tapped, engine, departure.plan().engine(engine), now), List.of()));
     }
 
     private static StartView view(StartProfile profile, TappedEngine tapped, int engine, String name, Instant now) {
@@ -125,11 +155,36 @@ class TappedStarts {
         boolean runs = tapped.told().hasBegun() && !tapped.told().ended();
         StarterDuty.NextTry duty = tapped.duty(now);
         AttemptSummary summary = tapped.newest().summary();
-        StartView.Taps taps = new StartView.Taps(watch.nextTap(advice), tapped.told().starter(), tapped.told().fuel(), tapped.told().last().tap(),
-                tapped.told().last().tap().words(), tapped.told().last().by(), watch.questions(), watch.wrongs(), peakNote(profile, summary));
-        return new StartView(engine, name, tapped.newest().number(), tapped.newest().startedAt(), runs, now, advice.verdict(), advice.ladder(), List.of(), List.of(),
-                advice.script(), tapped.told().findings(), List.of(), summary == null ? null : summary.outcome(), List.of(), duty, duty.words(now, Double.NaN),
-                tapped.told().starter() ? Duration.ZERO : null, taps);
+        StartView.Taps taps = new StartView.Taps(
+                watch.nextTap(advice),
+                tapped.told().starter(),
+                tapped.told().fuel(),
+                tapped.told().last().tap(),
+                tapped.told().last().tap().words(),
+                tapped.told().last().by(),
+                watch.questions(),
+                watch.wrongs(),
+                peakNote(profile, summary));
+        return new StartView(
+                engine,
+                name,
+                tapped.newest().number(),
+                tapped.newest().startedAt(),
+                runs,
+                now,
+                advice.verdict(),
+                advice.ladder(),
+                List.of(),
+                List.of(),
+                advice.script(),
+                tapped.told().findings(),
+                List.of(),
+                summary == null ? null : summary.outcome(),
+                List.of(),
+                duty,
+                duty.words(now, Double.NaN),
+                tapped.told().starter() ? Duration.ZERO : null,
+                taps);
     }
 
     private static @Nullable String peakNote(StartProfile profile, @Nullable AttemptSummary summary) {

@@ -21,12 +21,13 @@ import java.util.zip.ZipOutputStream;
 import org.skelda.formats.record.LogChain;
 
 /**
- * Makes a backup of a copy of the database: sessions are taken out of it, every log in it is checked by its chain, and it is packed with
- * the installation's key. What is not right is no backup.
+ * Makes a backup of a copy of the database: sessions are taken out of it, every log in it is checked by its chain, and
+ * it is packed with the installation's key. What is not right is no backup.
  */
 final class Backup {
     /** The database as it lies in a data folder, and in a backup. */
     static final String DATABASE = "db/skelda.mv.db";
+
     private static final String USER = "skelda";
 
     private Backup() {}
@@ -80,7 +81,8 @@ final class Backup {
 
     private static Content cleaned(Path database) throws SQLException {
         String name = database.toString().replaceAll("\\.mv\\.db$", "");
-        try (Connection copy = DriverManager.getConnection("jdbc:h2:file:" + name + ";IFEXISTS=TRUE", USER, ""); Statement statement = copy.createStatement()) {
+        try (Connection copy = DriverManager.getConnection("jdbc:h2:file:" + name + ";IFEXISTS=TRUE", USER, "");
+                Statement statement = copy.createStatement()) {
             // Who holds a session holds what its person may do.
             statement.execute("DELETE FROM SPRING_SESSION_ATTRIBUTES");
             statement.execute("DELETE FROM SPRING_SESSION");
@@ -94,15 +96,18 @@ final class Backup {
     private static Content checked(Connection copy) throws SQLException {
         long departures = 0;
         long events = 0;
-        try (Statement all = copy.createStatement(); ResultSet ids = all.executeQuery("SELECT id FROM departure");
-                PreparedStatement log = copy.prepareStatement("SELECT envelope FROM departure_event WHERE departure_id = ? ORDER BY seq")) {
+        try (Statement all = copy.createStatement();
+                ResultSet ids = all.executeQuery("SELECT id FROM departure");
+                PreparedStatement log = copy.prepareStatement(
+                        "SELECT envelope FROM departure_event WHERE departure_id = ? ORDER BY seq")) {
             while (ids.next()) {
                 log.setObject(1, ids.getObject(1));
                 List<String> envelopes = envelopes(log);
                 try {
                     LogChain.check(envelopes);
                 } catch (LogChain.Broken e) {
-                    throw new NotMade("The log of departure " + ids.getObject(1) + " was changed by something else than Skelda: " + e.getMessage() + ".");
+                    throw new NotMade("The log of departure " + ids.getObject(1)
+                            + " was changed by something else than Skelda: " + e.getMessage() + ".");
                 }
                 departures++;
                 events += envelopes.size();
@@ -126,7 +131,9 @@ final class Backup {
         Path half = Files.createTempFile(file.toAbsolutePath().getParent(), ".skelda-backup", ".half");
         try {
             Files.setPosixFilePermissions(half, PosixFilePermissions.fromString("rw-------"));
-            try (OutputStream out = Files.newOutputStream(half); ZipOutputStream zip = new ZipOutputStream(out); Stream<Path> files = Files.walk(folder)) {
+            try (OutputStream out = Files.newOutputStream(half);
+                    ZipOutputStream zip = new ZipOutputStream(out);
+                    Stream<Path> files = Files.walk(folder)) {
                 for (Path one : files.filter(Files::isRegularFile).sorted().toList()) {
                     zip.putNextEntry(new ZipEntry(folder.relativize(one).toString()));
                     Files.copy(one, zip);

@@ -19,7 +19,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Makes a backup while the server runs, for the owner of its data folder alone. It answers in a sentence for the terminal. */
+/**
+ * Makes a backup while the server runs, for the owner of its data folder alone. It answers in a sentence for the
+ * terminal.
+ */
 @RestController
 class BackupController {
     private static final Logger LOG = LoggerFactory.getLogger(BackupController.class);
@@ -43,7 +46,8 @@ class BackupController {
         }
         try {
             Backup.Content content = Backup.make(data.path(), Path.of(file), this::copy);
-            return ResponseEntity.ok("Backed up " + content.departures() + " departures with " + content.events() + " events, each checked, to " + file + ".");
+            return ResponseEntity.ok("Backed up " + content.departures() + " departures with " + content.events()
+                    + " events, each checked, to " + file + ".");
         } catch (Backup.NotMade | InvalidPathException e) {
             return ResponseEntity.status(HttpStatus.CONFLICT).body(String.valueOf(e.getMessage()));
         } catch (IOException | SQLException e) {
@@ -58,7 +62,8 @@ class BackupController {
         Path packed = Files.createTempFile(to.getParent(), "copy", ".zip");
         try {
             database.sql("BACKUP TO ?").param(packed.toString()).update();
-            try (InputStream in = Files.newInputStream(packed); ZipInputStream zip = new ZipInputStream(in)) {
+            try (InputStream in = Files.newInputStream(packed);
+                    ZipInputStream zip = new ZipInputStream(in)) {
                 if (zip.getNextEntry() == null) {
                     throw new IOException("the database made an empty copy");
                 }

@@ -16,12 +16,15 @@ public final class BackupOfStopped {
         Path file = Path.of(arguments[1]);
         try {
             Backup.Content content = Backup.make(data, file, to -> copy(data, to));
-            System.out.println("Backed up " + content.departures() + " departures with " + content.events() + " events, each checked, to " + file + ".");
+            System.out.println("Backed up " + content.departures() + " departures with " + content.events()
+                    + " events, each checked, to " + file + ".");
         } catch (Backup.NotMade e) {
             fail(String.valueOf(e.getMessage()));
         } catch (SQLException e) {
-            fail(e.getErrorCode() == ErrorCode.DATABASE_ALREADY_OPEN_1 ? "A server is using " + data + ", and does not answer at its own door."
-                    : "The database cannot be read: " + e.getMessage());
+            fail(
+                    e.getErrorCode() == ErrorCode.DATABASE_ALREADY_OPEN_1
+                            ? "A server is using " + data + ", and does not answer at its own door."
+                            : "The database cannot be read: " + e.getMessage());
         }
     }
 

@@ -12,18 +12,23 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * The folder of everything that is kept, looked at before anything in it is opened: it is its owner's alone, it can be written, and
- * where a database was there is one.
+ * The folder of everything that is kept, looked at before anything in it is opened: it is its owner's alone, it can be
+ * written, and where a database was there is one.
  */
 @Component
 public class DataFolder implements JdbcConnectionDetails {
     private static final String OWNER_ALONE = "rwx------";
-    /** How long the database leaves the room of what nobody needs any more before it takes it for something else, ms. */
+    /**
+     * How long the database leaves the room of what nobody needs any more before it takes it for something else, ms.
+     */
     static final int RETENTION_MS = 500;
-    // What is acknowledged is brought to the disk by GroupCommit. Small and compressed pages make what a commit writes a fourth as
-    // much. The cache has a bound, in kB, so that memory does not depend on how long the server has run. The database is closed with
+    // What is acknowledged is brought to the disk by GroupCommit. Small and compressed pages make what a commit writes
+    // a fourth as
+    // much. The cache has a bound, in kB, so that memory does not depend on how long the server has run. The database
+    // is closed with
     // its last connection, and not while the server still answers.
-    private static final String SETTINGS = ";RETENTION_TIME=" + RETENTION_MS + ";PAGE_SIZE=2048;COMPRESS=TRUE;CACHE_SIZE=16384;DB_CLOSE_ON_EXIT=FALSE";
+    private static final String SETTINGS =
+            ";RETENTION_TIME=" + RETENTION_MS + ";PAGE_SIZE=2048;COMPRESS=TRUE;CACHE_SIZE=16384;DB_CLOSE_ON_EXIT=FALSE";
 
     private final Path folder;
 
@@ -38,7 +43,8 @@ public class DataFolder implements JdbcConnectionDetails {
             // Permissions say little of a full disk or of a folder that was mounted to be read only.
             Files.delete(Files.createTempFile(folder, "writable", null));
         } catch (IOException e) {
-            throw new Unusable("The data folder " + folder + " cannot be written: " + e.getMessage() + ".",
+            throw new Unusable(
+                    "The data folder " + folder + " cannot be written: " + e.getMessage() + ".",
                     "Give it to the user who starts Skelda, or choose another with --data.");
         }
         checkDatabase();
@@ -54,14 +60,19 @@ public class DataFolder implements JdbcConnectionDetails {
         Path file = file();
         try {
             if (Files.exists(file) && Files.size(file) == 0) {
-                throw new Unusable("The database " + file + " is an empty file; what it held is gone from there.",
+                throw new Unusable(
+                        "The database " + file + " is an empty file; what it held is gone from there.",
                         "Put it back from a backup with ./skelda restore. If nothing was ever kept, delete the file.");
             }
         } catch (IOException e) {
-            throw new Unusable("The database " + file + " cannot be read: " + e.getMessage() + ".", "Give it to the user who starts Skelda.");
+            throw new Unusable(
+                    "The database " + file + " cannot be read: " + e.getMessage() + ".",
+                    "Give it to the user who starts Skelda.");
         }
         if (Files.exists(file) && !Files.isWritable(file)) {
-            throw new Unusable("The database " + file + " may not be written by the user who starts Skelda.", "Give it to that user.");
+            throw new Unusable(
+                    "The database " + file + " may not be written by the user who starts Skelda.",
+                    "Give it to that user.");
         }
     }
 

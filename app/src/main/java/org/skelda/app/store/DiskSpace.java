@@ -10,8 +10,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
- * Refuses to write before the disk is full, so that the database never meets its end in the middle of a write: reading goes on, and
- * writing does as soon as there is room again.
+ * Refuses to write before the disk is full, so that the database never meets its end in the middle of a write: reading
+ * goes on, and writing does as soon as there is room again.
  */
 @Component
 public class DiskSpace {

@@ -19,15 +19,15 @@ import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.stereotype.Component;
 
 /**
- * Brings what was committed to the disk: one checkpoint for all commits that wait, before any of them is acknowledged. The database
- * itself writes at its leisure, and so has time to tidy its file.
+ * Brings what was committed to the disk: one checkpoint for all commits that wait, before any of them is acknowledged.
+ * The database itself writes at its leisure, and so has time to tidy its file.
  */
 @Component
 public class GroupCommit implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(GroupCommit.class);
     /**
-     * The database's own tidying writes too, and takes the room of what nobody needs any more after {@link DataFolder#RETENTION_MS}: by
-     * then what took its place must be on the disk, whether anybody commits or not.
+     * The database's own tidying writes too, and takes the room of what nobody needs any more after
+     * {@link DataFolder#RETENTION_MS}: by then what took its place must be on the disk, whether anybody commits or not.
      */
     private static final long AT_REST_MS = DataFolder.RETENTION_MS / 3;
 
@@ -48,7 +48,9 @@ public class GroupCommit implements DisposableBean {
 
     @Autowired
     GroupCommit(JdbcConnectionDetails database) throws SQLException {
-        this(DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword()), PATIENCE);
+        this(
+                DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword()),
+                PATIENCE);
     }
 
     GroupCommit(Connection connection, Duration patience) {

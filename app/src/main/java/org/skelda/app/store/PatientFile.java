@@ -14,8 +14,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * The database's file, on a disk that may fill up under it: a write for which there is no room waits until there is. Without it the
- * database closes itself for good at the first such write, and its own tidying writes at any time.
+ * The database's file, on a disk that may fill up under it: a write for which there is no room waits until there is.
+ * Without it the database closes itself for good at the first such write, and its own tidying writes at any time.
  */
 public final class PatientFile extends FilePathWrapper {
     /** How the database is told of it, in its address. */
@@ -36,7 +36,9 @@ public final class PatientFile extends FilePathWrapper {
         ENDING.set(false);
     }
 
-    /** The server ends: what has no room now will not be written any more. Nothing that was acknowledged is among it. */
+    /**
+     * The server ends: what has no room now will not be written any more. Nothing that was acknowledged is among it.
+     */
     static void giveUp() {
         ENDING.set(true);
     }
@@ -48,7 +50,9 @@ public final class PatientFile extends FilePathWrapper {
 
     @Override
     public FileChannel open(String mode) throws IOException {
-        return new Channel(getBase().open(mode), () -> Files.getFileStore(Path.of(getBase().toString())).getUsableSpace());
+        return new Channel(
+                getBase().open(mode),
+                () -> Files.getFileStore(Path.of(getBase().toString())).getUsableSpace());
     }
 
     /** Tells how many bytes are left. */

@@ -18,6 +18,7 @@ class PlainFailureReporter implements FailureAnalysisReporter {
 
     @Override
     public void report(FailureAnalysis failure) {
-        terminal.println("skelda: " + failure.getDescription() + (failure.getAction() == null ? "" : " " + failure.getAction()));
+        terminal.println(
+                "skelda: " + failure.getDescription() + (failure.getAction() == null ? "" : " " + failure.getAction()));
     }
 }

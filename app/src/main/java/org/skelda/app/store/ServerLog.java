@@ -19,7 +19,8 @@ import org.springframework.stereotype.Component;
 class ServerLog implements DisposableBean {
     private static final FileSize LARGEST = FileSize.valueOf("2MB");
     private static final int OLDER_ONES = 2;
-    private static final String PATTERN = "%d{yyyy-MM-dd'T'HH:mm:ss.SSSXXX, UTC} %-5level [%thread] %logger{40}: %msg%n";
+    private static final String PATTERN =
+            "%d{yyyy-MM-dd'T'HH:mm:ss.SSSXXX, UTC} %-5level [%thread] %logger{40}: %msg%n";
 
     private final RollingFileAppender<ILoggingEvent> file = new RollingFileAppender<>();
 

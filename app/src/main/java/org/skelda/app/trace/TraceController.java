@@ -71,24 +71,42 @@ class TraceController {
      */
     @PostMapping(consumes = "text/csv")
     @ResponseStatus(HttpStatus.CREATED)
-    Traces.Trace open(@RequestParam("name") String given, @RequestParam(required = false) @Nullable String type,
-            @RequestParam(defaultValue = "0") double elevation_ft, @RequestBody byte[] content, @AuthenticationPrincipal SignedIn person) {
+    Traces.Trace open(
+            @RequestParam("name") String given,
+            @RequestParam(required = false) @Nullable String type,
+            @RequestParam(defaultValue = "0") double elevation_ft,
+            @RequestBody byte[] content,
+            @AuthenticationPrincipal SignedIn person) {
         String name = PlainName.of(given);
         if (name.isBlank() || name.length() > LONGEST_NAME || !(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
-            throw new ProblemException(Problems.badRequest("A name of up to 200 characters and an elevation of -2,000 to 20,000 ft are needed."));
+            throw new ProblemException(Problems.badRequest(
+                    "A name of up to 200 characters and an elevation of -2,000 to 20,000 ft are needed."));
         }
         if (traces.bytes(person.operatorId()) + content.length > QUOTA_BYTES) {
             throw new ProblemException(Problems.traceQuota(QUOTA_BYTES / 1_000_000));
         }
         TraceAnalysis analysis = analysed(name, type, elevation_ft, content);
-        String outcomes = analysis.attempts().stream().map(attempt -> attempt.outcome().code()).collect(Collectors.joining(" "));
-        return traces.add(person.operatorId(), name, analysis.profile().typeId(), elevation_ft, person.id(), clock.instant(),
-                outcomes.substring(0, Math.min(outcomes.length(), LONGEST_OUTCOMES)), content);
+        String outcomes = analysis.attempts().stream()
+                .map(attempt -> attempt.outcome().code())
+                .collect(Collectors.joining(" "));
+        return traces.add(
+                person.operatorId(),
+                name,
+                analysis.profile().typeId(),
+                elevation_ft,
+                person.id(),
+                clock.instant(),
+                outcomes.substring(0, Math.min(outcomes.length(), LONGEST_OUTCOMES)),
+                content);
     }
 
     private static TraceAnalysis analysed(String name, @Nullable String type, double elevation_ft, byte[] content) {
         try {
-            return TraceAnalysis.of(name, new ByteArrayInputStream(content), type == null || type.isBlank() ? null : type, elevation_ft);
+            return TraceAnalysis.of(
+                    name,
+                    new ByteArrayInputStream(content),
+                    type == null || type.isBlank() ? null : type,
+                    elevation_ft);
         } catch (InvalidTrace e) {
             throw new ProblemException(Problems.traceInvalid(String.valueOf(e.getMessage())));
         } catch (IOException e) {
@@ -102,7 +120,8 @@ class TraceController {
         Traces.Trace trace = find(id, person);
         StartProfile profile = StartProfiles.of(trace.typeId());
         try {
-            List<Sample> samples = TraceReader.of(trace.name(), new ByteArrayInputStream(traces.content(id))).samples(profile);
+            List<Sample> samples = TraceReader.of(trace.name(), new ByteArrayInputStream(traces.content(id)))
+                    .samples(profile);
             return Replay.of(trace.name(), 0, "Engine", profile, trace.elevation_ft(), samples, 0);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -111,10 +130,16 @@ class TraceController {
 
     /** The file, byte for byte as it came. */
     @GetMapping(path = "/{id}/file", produces = "text/csv")
-    void file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person, HttpServletResponse response) throws IOException {
+    void file(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person, HttpServletResponse response)
+            throws IOException {
         Traces.Trace trace = find(id, person);
         response.setContentType("text/csv");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(trace.name(), StandardCharsets.UTF_8).build().toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(trace.name(), StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
         traces.copy(id, response.getOutputStream());
     }
 

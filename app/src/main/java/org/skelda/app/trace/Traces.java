@@ -32,31 +32,69 @@ class Traces {
     }
 
     /** @param outcomes of its attempts, in words; empty text when it holds none */
-    record Trace(UUID id, String name, String typeId, double elevation_ft, Instant openedAt, String outcomes, String sha256) {}
+    record Trace(
+            UUID id,
+            String name,
+            String typeId,
+            double elevation_ft,
+            Instant openedAt,
+            String outcomes,
+            String sha256) {}
 
     @Transactional
-    Trace add(String operatorId, String name, String typeId, double elevation_ft, String by, Instant at, String outcomes, byte[] content) {
+    Trace add(
+            String operatorId,
+            String name,
+            String typeId,
+            double elevation_ft,
+            String by,
+            Instant at,
+            String outcomes,
+            byte[] content) {
         space.check();
-        Trace trace = new Trace(UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
-        database.sql("insert into trace (id, operator_id, name, type_id, elevation_ft, opened_by, opened_at, outcomes, sha256, content) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(trace.id(), operatorId, name, typeId, elevation_ft, by, Timestamp.from(at), outcomes, trace.sha256(), content).update();
+        Trace trace = new Trace(
+                UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
+        database.sql("insert into trace (id, operator_id, name, type_id, elevation_ft, opened_by, opened_at, "
+                        + "outcomes, sha256, content) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        trace.id(),
+                        operatorId,
+                        name,
+                        typeId,
+                        elevation_ft,
+                        by,
+                        Timestamp.from(at),
+                        outcomes,
+                        trace.sha256(),
+                        content)
+                .update();
         return trace;
     }
 
     /** The newest first. */
     List<Trace> all(String operatorId) {
-        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where operator_id = ? order by opened_at desc, id desc limit " + LISTED)
-                .params(operatorId).query((row, _) -> trace(row)).list();
+        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where "
+                        + "operator_id = ? order by opened_at desc, id desc limit "
+                        + LISTED)
+                .params(operatorId)
+                .query((row, _) -> trace(row))
+                .list();
     }
 
     Optional<Trace> find(String operatorId, UUID id) {
-        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where operator_id = ? and id = ?").params(operatorId, id)
-                .query((row, _) -> trace(row)).optional();
+        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where "
+                        + "operator_id = ? and id = ?")
+                .params(operatorId, id)
+                .query((row, _) -> trace(row))
+                .optional();
     }
 
     /** How much an operator has kept, bytes. */
     long bytes(String operatorId) {
-        return database.sql("select coalesce(sum(octet_length(content)), 0) from trace where operator_id = ?").params(operatorId).query(Long.class).single();
+        return database.sql("select coalesce(sum(octet_length(content)), 0) from trace where operator_id = ?")
+                .params(operatorId)
+                .query(Long.class)
+                .single();
     }
 
     @Transactional
@@ -65,10 +103,15 @@ class Traces {
     }
 
     byte[] content(UUID id) {
-        return database.sql("select content from trace where id = ?").params(id).query(byte[].class).single();
+        return database.sql("select content from trace where id = ?")
+                .params(id)
+                .query(byte[].class)
+                .single();
     }
 
-    /** Writes the file as it came, piece by piece: neither it nor a connection is held while its reader takes his time. */
+    /**
+     * Writes the file as it came, piece by piece: neither it nor a connection is held while its reader takes his time.
+     */
     void copy(UUID id, OutputStream out) throws IOException {
         byte[] piece;
         for (long from = 0; (piece = piece(id, from)).length > 0; from += piece.length) {
@@ -77,11 +120,21 @@ class Traces {
     }
 
     private byte[] piece(UUID id, long from) {
-        return database.sql("select content from trace where id = ?").params(id)
-                .query((row, _) -> row.getBlob(1).getBytes(from + 1, PIECE_BYTES)).optional().orElse(NOTHING);
+        return database.sql("select content from trace where id = ?")
+                .params(id)
+                .query((row, _) -> row.getBlob(1).getBytes(from + 1, PIECE_BYTES))
+                .optional()
+                .orElse(NOTHING);
     }
 
     private static Trace trace(ResultSet row) throws SQLException {
-        return new Trace(row.getObject(1, UUID.class), row.getString(2), row.getString(3), row.getDouble(4), row.getTimestamp(5).toInstant(), row.getString(6), row.getString(7));
+        return new Trace(
+                row.getObject(1, UUID.class),
+                row.getString(2),
+                row.getString(3),
+                row.getDouble(4),
+                row.getTimestamp(5).toInstant(),
+                row.getString(6),
+                row.getString(7));
     }
 }

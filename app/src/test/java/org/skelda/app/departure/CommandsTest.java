@@ -34,12 +34,16 @@ class CommandsTest {
 
     @Autowired
     private MockMvc mvc;
+
     @Autowired
     private Accounts accounts;
+
     @Autowired
     private JdbcClient database;
+
     @Autowired
     private Departures departures;
+
     private CrewOverHttp captain;
     private CrewOverHttp officer;
     private String id;
@@ -53,35 +57,41 @@ class CommandsTest {
     }
 
     private long head() throws Exception {
-        return captain.read("/api/departures/" + id + "/view").body().path("seq").longValue();
+        return captain.read("/api/departures/" + id + "/view")
+                .body()
+                .path("seq")
+                .longValue();
     }
 
     @ParameterizedTest(name = "{0} {1} is {2}")
-    @CsvSource(delimiter = '|', value = {
-        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":400,\"unit\":\"L\"|out-of-range",
-        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":12,\"unit\":\"kg\"|unit-unknown",
-        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"unit\":\"L\"|bad-request",
-        "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":\"NaN\",\"unit\":\"L\"|out-of-range",
-        "ANSWER|\"line\":\"walk-around/engine-2-oil\"|wrong-answer",
-        "ANSWER|\"line\":\"nowhere/nothing\"|unknown-line",
-        "ANSWER|\"line\":\"NO LINE\"|bad-request",
-        "ANSWER|\"line\":\"apu/bleed\"|gate-closed",
-        "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"2099-01-01T00:00:00Z\"|out-of-range",
-        "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"noon\"|bad-request",
-        "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\"trial\"|gate-closed",
-        "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\" \"|reason-missing",
-        "CONFIRM|\"line\":\"before-start/c-fuel\"|nothing-there",
-        "UNDO|\"line\":\"walk-around/tail\"|nothing-there",
-        "HOLD|\"procedure\":\"nowhere\",\"reason\":\"x\"|unknown-line",
-        "RESUME|\"procedure\":\"apu\"|nothing-there",
-        "TAKE_SEAT|\"seat\":\"RIGHT\",\"role\":\"MONITORING\"|seat-held",
-        "RELEASE_SEAT|\"seat\":\"RIGHT\"|not-seated",
-        "HAND_OVER_SEAT|\"seat\":\"LEFT\",\"to\":\"nobody\"|bad-request",
-        "AMEND|\"text\":\"note\"|departure-closed",
-        "SIGN|\"password\":\"wrong\"|sign-in",
-        "SIGN|\"password\":\"skerry-light\"|lines-open",
-        "LAUNCH||bad-request",
-        "ABANDON|\"reason\":\"\"|reason-missing"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":400,\"unit\":\"L\"|out-of-range",
+                "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":12,\"unit\":\"kg\"|unit-unknown",
+                "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"unit\":\"L\"|bad-request",
+                "MEASURE|\"line\":\"walk-around/engine-2-oil\",\"value\":\"NaN\",\"unit\":\"L\"|out-of-range",
+                "ANSWER|\"line\":\"walk-around/engine-2-oil\"|wrong-answer",
+                "ANSWER|\"line\":\"nowhere/nothing\"|unknown-line",
+                "ANSWER|\"line\":\"NO LINE\"|bad-request",
+                "ANSWER|\"line\":\"apu/bleed\"|gate-closed",
+                "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"2099-01-01T00:00:00Z\"|out-of-range",
+                "ANSWER|\"line\":\"walk-around/tail\",\"doneAt\":\"noon\"|bad-request",
+                "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\"trial\"|gate-closed",
+                "DEVIATE|\"line\":\"apu/bleed\",\"reason\":\" \"|reason-missing",
+                "CONFIRM|\"line\":\"before-start/c-fuel\"|nothing-there",
+                "UNDO|\"line\":\"walk-around/tail\"|nothing-there",
+                "HOLD|\"procedure\":\"nowhere\",\"reason\":\"x\"|unknown-line",
+                "RESUME|\"procedure\":\"apu\"|nothing-there",
+                "TAKE_SEAT|\"seat\":\"RIGHT\",\"role\":\"MONITORING\"|seat-held",
+                "RELEASE_SEAT|\"seat\":\"RIGHT\"|not-seated",
+                "HAND_OVER_SEAT|\"seat\":\"LEFT\",\"to\":\"nobody\"|bad-request",
+                "AMEND|\"text\":\"note\"|departure-closed",
+                "SIGN|\"password\":\"wrong\"|sign-in",
+                "SIGN|\"password\":\"skerry-light\"|lines-open",
+                "LAUNCH||bad-request",
+                "ABANDON|\"reason\":\"\"|reason-missing"
+            })
     void everyWrongRequestIsAProblemAndChangesNothing(String ask, String fields, String slug) throws Exception {
         long before = head();
         CrewOverHttp.Answer answer = captain.ask(id, ALL, ask, fields == null ? "" : fields);
@@ -100,8 +110,12 @@ class CommandsTest {
         CrewOverHttp.Answer again = captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"");
         assertThat(again.body().path("first")).isEqualTo(first.body().path("first"));
         assertThat(again.body().path("last")).isEqualTo(first.body().path("last"));
-        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/tail\"").slug()).isEqualTo("command-reused");
-        assertThat(officer.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"").slug()).isEqualTo("command-reused");
+        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/tail\"")
+                        .slug())
+                .isEqualTo("command-reused");
+        assertThat(officer.ask(id, command, ALL, "ANSWER", "\"line\":\"walk-around/left-rear\"")
+                        .slug())
+                .isEqualTo("command-reused");
         assertThat(head()).isEqualTo(head);
     }
 
@@ -109,7 +123,9 @@ class CommandsTest {
     void aRefusalIsRememberedAsTheAnswerToo() throws Exception {
         UUID command = UUID.randomUUID();
         CrewOverHttp.Answer refused = captain.ask(id, command, ALL, "ANSWER", "\"line\":\"apu/bleed\"");
-        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"apu/bleed\"").body()).isEqualTo(refused.body());
+        assertThat(captain.ask(id, command, ALL, "ANSWER", "\"line\":\"apu/bleed\"")
+                        .body())
+                .isEqualTo(refused.body());
     }
 
     @Test
@@ -132,9 +148,13 @@ class CommandsTest {
         CrewOverHttp foreign = new CrewOverHttp(mvc, OtherOperator.account(accounts, database));
         assertThat(foreign.read("/api/departures").body().isEmpty()).isTrue();
         for (String path : new String[] {"", "/view", "/events", "/record", "/stream"}) {
-            assertThat(foreign.read("/api/departures/" + id + path).slug()).as(path).isEqualTo("not-found");
+            assertThat(foreign.read("/api/departures/" + id + path).slug())
+                    .as(path)
+                    .isEqualTo("not-found");
         }
-        assertThat(foreign.ask(id, ALL, "ANSWER", "\"line\":\"walk-around/tail\"").slug()).isEqualTo("not-found");
+        assertThat(foreign.ask(id, ALL, "ANSWER", "\"line\":\"walk-around/tail\"")
+                        .slug())
+                .isEqualTo("not-found");
     }
 
     @Test
@@ -142,13 +162,18 @@ class CommandsTest {
         assertThat(captain.send(id, "x".repeat(70_000)).slug()).isEqualTo("too-large");
         assertThat(captain.send(id, "{").slug()).isEqualTo("bad-request");
         assertThat(violations(captain.send(id, "{}"))).containsExactly("ask");
-        assertThat(violations(captain.send(id, "{\"ask\":\"MEASURE\"}"))).containsExactlyInAnyOrder("commandId", "seen", "line", "value", "unit");
-        assertThat(captain.ask(id, ALL, "HOLD", "\"procedure\":\"apu\",\"reason\":\"" + "x".repeat(600) + "\"").slug()).isEqualTo("bad-request");
+        assertThat(violations(captain.send(id, "{\"ask\":\"MEASURE\"}")))
+                .containsExactlyInAnyOrder("commandId", "seen", "line", "value", "unit");
+        assertThat(captain.ask(id, ALL, "HOLD", "\"procedure\":\"apu\",\"reason\":\"" + "x".repeat(600) + "\"")
+                        .slug())
+                .isEqualTo("bad-request");
     }
 
     private static List<String> violations(CrewOverHttp.Answer answer) {
         assertThat(answer.slug()).isEqualTo("bad-request");
-        return answer.body().path("violations").values().stream().map(violation -> violation.path("field").asString()).toList();
+        return answer.body().path("violations").values().stream()
+                .map(violation -> violation.path("field").asString())
+                .toList();
     }
 
     @Test
@@ -156,7 +181,11 @@ class CommandsTest {
         var events = captain.read("/api/departures/" + id + "/events?after=0").body();
         for (int i = 0; i < events.size(); i++) {
             assertThat(events.get(i).path("seq").intValue()).isEqualTo(i + 1);
-            assertThat(i == 0 || events.get(i).path("prevHash").equals(events.get(i - 1).path("hash"))).isTrue();
+            assertThat(i == 0
+                            || events.get(i)
+                                    .path("prevHash")
+                                    .equals(events.get(i - 1).path("hash")))
+                    .isTrue();
         }
     }
 
@@ -167,39 +196,75 @@ class CommandsTest {
         List<String> log = Files.readAllLines(kept.resolve("working.log.jsonl"));
         JsonNode opening = JSON.readTree(log.getFirst()).path("payload");
         UUID departure = UUID.fromString(opening.path("departureId").asString());
-        database.sql("merge into pack values (?, 'TYPE', 'kept-type', 'HAVERN-2M', now(), ?)").params(opening.path("typeHash").asString(), Files.readString(kept.resolve("type.yaml"))).update();
+        database.sql("merge into pack values (?, 'TYPE', 'kept-type', 'HAVERN-2M', now(), ?)")
+                .params(opening.path("typeHash").asString(), Files.readString(kept.resolve("type.yaml")))
+                .update();
         database.sql("merge into pack values (?, 'PROCEDURES', 'kept-procedures', 'HAVERN-2M', now(), ?)")
-                .params(opening.path("procedureHash").asString(), Files.readString(kept.resolve("procedures.yaml"))).update();
-        database.sql("insert into departure values (?, 'vardholm', now())").params(departure).update();
+                .params(opening.path("procedureHash").asString(), Files.readString(kept.resolve("procedures.yaml")))
+                .update();
+        database.sql("insert into departure values (?, 'vardholm', now())")
+                .params(departure)
+                .update();
         for (String event : log) {
             JsonNode node = JSON.readTree(event);
             database.sql("insert into departure_event values (?, ?, 'vardholm', ?, ?)")
-                    .params(departure, node.path("seq").longValue(), OffsetDateTime.parse(node.path("at").asString()), event).update();
+                    .params(
+                            departure,
+                            node.path("seq").longValue(),
+                            OffsetDateTime.parse(node.path("at").asString()),
+                            event)
+                    .update();
         }
         CrewOverHttp.Answer view = captain.read("/api/departures/" + departure + "/view");
-        assertThat(view.body().path("seq").intValue(0)).as(view.body().toString()).isEqualTo(log.size());
-        CrewOverHttp.Answer seated = captain.ask(departure.toString(), ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\",\"reason\":\"goes on\"");
-        assertThat(seated.body().path("first").intValue(0)).as(seated.body().toString()).isEqualTo(log.size() + 1);
-        assertThat(captain.ask(departure.toString(), ALL, "HOLD", "\"procedure\":\"start-2\",\"reason\":\"to see it go on\"").status()).isEqualTo(200);
+        assertThat(view.body().path("seq").intValue(0))
+                .as(view.body().toString())
+                .isEqualTo(log.size());
+        CrewOverHttp.Answer seated = captain.ask(
+                departure.toString(), ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\",\"reason\":\"goes on\"");
+        assertThat(seated.body().path("first").intValue(0))
+                .as(seated.body().toString())
+                .isEqualTo(log.size() + 1);
+        assertThat(captain.ask(
+                                departure.toString(),
+                                ALL,
+                                "HOLD",
+                                "\"procedure\":\"start-2\",\"reason\":\"to see it go on\"")
+                        .status())
+                .isEqualTo(200);
         assertThat(RecordVerifier.verify(departures.record(departure)).faults()).isEmpty();
     }
 
     @Test
     void aStoredLogThatWasChangedIsSaidAndNotShown() throws Exception {
         String other = captain.departure("312");
-        String envelope = database.sql("select envelope from departure_event where departure_id = ? and seq = 1").param(UUID.fromString(other)).query(String.class).single();
+        String envelope = database.sql("select envelope from departure_event where departure_id = ? and seq = 1")
+                .param(UUID.fromString(other))
+                .query(String.class)
+                .single();
         departures.tidy(System.nanoTime() + Duration.ofHours(1).toNanos());
-        database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1").params(envelope.replace("\"stand\":\"", "\"stand\":\"9"), UUID.fromString(other)).update();
+        database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1")
+                .params(envelope.replace("\"stand\":\"", "\"stand\":\"9"), UUID.fromString(other))
+                .update();
         try {
             CrewOverHttp.Answer answer = captain.read("/api/departures/" + other);
             assertThat(answer.slug()).isEqualTo("log-changed");
             assertThat(answer.body().path("detail").asString()).contains("Event 1 ");
-            assertThat(captain.ask(other, ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"").slug()).isEqualTo("log-changed");
-            assertThat(captain.read("/api/departures").body().values()).as("the others are there all the same").hasSizeGreaterThan(1)
-                    .anySatisfy(row -> assertThat(row.path("waitsFor").path("text").asString()).contains("was changed"));
+            assertThat(captain.ask(other, ALL, "TAKE_SEAT", "\"seat\":\"LEFT\",\"role\":\"FLYING\"")
+                            .slug())
+                    .isEqualTo("log-changed");
+            assertThat(captain.read("/api/departures").body().values())
+                    .as("the others are there all the same")
+                    .hasSizeGreaterThan(1)
+                    .anySatisfy(
+                            row -> assertThat(row.path("waitsFor").path("text").asString())
+                                    .contains("was changed"));
         } finally {
-            database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1").params(envelope, UUID.fromString(other)).update();
+            database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1")
+                    .params(envelope, UUID.fromString(other))
+                    .update();
         }
-        assertThat(captain.read("/api/departures/" + other).status()).as("put back from a backup").isEqualTo(200);
+        assertThat(captain.read("/api/departures/" + other).status())
+                .as("put back from a backup")
+                .isEqualTo(200);
     }
 }

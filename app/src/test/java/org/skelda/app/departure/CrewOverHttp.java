@@ -25,7 +25,8 @@ final class CrewOverHttp {
 
     CrewOverHttp(MockMvc mvc, Account account) {
         this.mvc = mvc;
-        SignedIn person = new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty());
+        SignedIn person = new SignedIn(
+                account.person().id(), account.operatorId(), account.person().name(), account.duty());
         this.who = authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of()));
     }
 
@@ -42,8 +43,13 @@ final class CrewOverHttp {
     }
 
     Answer send(String departure, String body) throws Exception {
-        return answer(mvc.perform(post("/api/departures/" + departure + "/commands").with(who).with(csrf())
-                .contentType(MediaType.APPLICATION_JSON).content(body)).andReturn().getResponse());
+        return answer(mvc.perform(post("/api/departures/" + departure + "/commands")
+                        .with(who)
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(body))
+                .andReturn()
+                .getResponse());
     }
 
     Answer ask(String departure, long seen, String ask, String fields) throws Exception {
@@ -51,13 +57,18 @@ final class CrewOverHttp {
     }
 
     Answer ask(String departure, UUID command, long seen, String ask, String fields) throws Exception {
-        return send(departure, "{\"commandId\":\"" + command + "\",\"seen\":" + seen + ",\"ask\":\"" + ask + "\""
-                + (fields.isEmpty() ? "" : "," + fields) + "}");
+        return send(
+                departure,
+                "{\"commandId\":\"" + command + "\",\"seen\":" + seen + ",\"ask\":\"" + ask + "\""
+                        + (fields.isEmpty() ? "" : "," + fields) + "}");
     }
 
     String departure(String flight) throws Exception {
-        return read("/api/departures").body().values().stream().filter(row -> row.path("flight").asString().equals(flight))
-                .map(row -> row.path("id").asString()).findFirst().orElseThrow();
+        return read("/api/departures").body().values().stream()
+                .filter(row -> row.path("flight").asString().equals(flight))
+                .map(row -> row.path("id").asString())
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Answer answer(MockHttpServletResponse response) throws Exception {

@@ -33,11 +33,17 @@ class MemoryTest {
     private static final long LONG_AFTER_ns = Duration.ofMinutes(3).toNanos();
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    @Autowired private Departures departures;
-    @Autowired private Accounts accounts;
+    @Autowired
+    private Departures departures;
+
+    @Autowired
+    private Accounts accounts;
 
     private UUID planned() {
-        return departures.around(Instant.now(), Duration.ofHours(24)).stream().filter(id -> departures.state(id).opening().flight().equals("312")).findFirst().orElseThrow();
+        return departures.around(Instant.now(), Duration.ofHours(24)).stream()
+                .filter(id -> departures.state(id).opening().flight().equals("312"))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -70,7 +76,13 @@ class MemoryTest {
     void commandsThatMeetItsLeavingAreAllKeptOnce() throws Exception {
         UUID id = planned();
         Person person = accounts.findByAccountName("halden").orElseThrow().person();
-        departures.execute(id, new Command(UUID.randomUUID(), 1_000_000, null, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null))), "h", person, Instant.now());
+        departures.execute(
+                id,
+                new Command(
+                        UUID.randomUUID(), 1_000_000, null, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null))),
+                "h",
+                person,
+                Instant.now());
         String procedure = departures.state(id).plan().procedures().getFirst().id();
         AtomicBoolean go = new AtomicBoolean(true);
         try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
@@ -84,7 +96,8 @@ class MemoryTest {
                 crews.add(threads.submit((Callable<Long>) () -> {
                     long kept = 0;
                     for (int i = 0; i < 12; i++) {
-                        kept += accepted(id, Ask.of(new LineAsk.Hold(procedure, "trial", null)), person) + accepted(id, Ask.of(new LineAsk.Resume(procedure)), person);
+                        kept += accepted(id, Ask.of(new LineAsk.Hold(procedure, "trial", null)), person)
+                                + accepted(id, Ask.of(new LineAsk.Resume(procedure)), person);
                     }
                     return kept;
                 }));
@@ -95,8 +108,14 @@ class MemoryTest {
             }
             go.set(false);
             tidying.get();
-            List<Long> numbers = departures.envelopes(id, 0).stream().map(envelope -> JSON.readTree(envelope).path("seq").longValue()).toList();
-            assertThat(numbers).as("the log has no gap").isEqualTo(java.util.stream.LongStream.rangeClosed(1, numbers.size()).boxed().toList());
+            List<Long> numbers = departures.envelopes(id, 0).stream()
+                    .map(envelope -> JSON.readTree(envelope).path("seq").longValue())
+                    .toList();
+            assertThat(numbers)
+                    .as("the log has no gap")
+                    .isEqualTo(java.util.stream.LongStream.rangeClosed(1, numbers.size())
+                            .boxed()
+                            .toList());
             assertThat(numbers.size()).isGreaterThanOrEqualTo((int) before);
             assertThat(before).as("commands that were accepted").isGreaterThan(12);
         }

@@ -24,10 +24,14 @@ class ReadersTest {
         assertThat(readers.isThere(page.id(), "p-1", after(20))).isTrue();
         assertThat(readers.living(after(30))).isEqualTo(1);
         readers.endGone(after(30));
-        assertThat(readers.count()).as("a page in the background says so once a minute").isEqualTo(2);
+        assertThat(readers.count())
+                .as("a page in the background says so once a minute")
+                .isEqualTo(2);
         readers.isThere(page.id(), "p-1", after(80));
         readers.endGone(after(160));
-        assertThat(readers.count()).as("what has said nothing for minutes is let go").isEqualTo(1);
+        assertThat(readers.count())
+                .as("what has said nothing for minutes is let go")
+                .isEqualTo(1);
     }
 
     @Test

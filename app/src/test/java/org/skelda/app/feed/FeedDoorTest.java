@@ -52,12 +52,20 @@ class FeedDoorTest {
     private static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
     private static final String TAIL = "QX-TRY";
 
-    @Autowired private MockMvc mvc;
-    @Autowired private Accounts accounts;
-    @Autowired private Departures departures;
-    @Autowired private Fleet fleet;
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private Departures departures;
+
+    @Autowired
+    private Fleet fleet;
     /** One box for the tail, as an aircraft has: another is ignored while this one is live. */
     private static Feed box;
+
     private Feed feed;
 
     private record Feed(UUID id, String token) {}
@@ -76,16 +84,26 @@ class FeedDoorTest {
     }
 
     private Feed issued(String tail) throws Exception {
-        Answer issued = answer(mvc.perform(post("/api/feeds").with(as("kvale")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content("{\"tail\":\"" + tail + "\",\"label\":\"Box of " + tail + "\"}")).andReturn().getResponse());
+        Answer issued = answer(mvc.perform(post("/api/feeds")
+                        .with(as("kvale"))
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"tail\":\"" + tail + "\",\"label\":\"Box of " + tail + "\"}"))
+                .andReturn()
+                .getResponse());
         assertThat(issued.status()).isEqualTo(201);
-        return new Feed(UUID.fromString(issued.body().path("id").asString()), issued.body().path("token").asString());
+        return new Feed(
+                UUID.fromString(issued.body().path("id").asString()),
+                issued.body().path("token").asString());
     }
 
     private RequestPostProcessor as(String account) {
         Account found = accounts.findByAccountName(account).orElseThrow();
         return authentication(UsernamePasswordAuthenticationToken.authenticated(
-                new SignedIn(found.person().id(), found.operatorId(), found.person().name(), found.duty()), null, List.of()));
+                new SignedIn(
+                        found.person().id(), found.operatorId(), found.person().name(), found.duty()),
+                null,
+                List.of()));
     }
 
     private static Answer answer(MockHttpServletResponse response) throws Exception {
@@ -94,8 +112,12 @@ class FeedDoorTest {
     }
 
     private Answer send(String token, String body) throws Exception {
-        return answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples").header("Authorization", "Bearer " + token)
-                .contentType("application/x-ndjson").content(body)).andReturn().getResponse());
+        return answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples")
+                        .header("Authorization", "Bearer " + token)
+                        .contentType("application/x-ndjson")
+                        .content(body))
+                .andReturn()
+                .getResponse());
     }
 
     private Answer send(String body) throws Exception {
@@ -104,16 +126,32 @@ class FeedDoorTest {
 
     private static String lines(List<Sample> samples, Instant begin) {
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, begin);
-        return FeedWriter.batch(Subject.engine(2), samples.stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(), PROFILE.drive().engine());
+        return FeedWriter.batch(
+                Subject.engine(2),
+                samples.stream()
+                        .map(sample -> sample.at(begin_us + sample.at_us()))
+                        .toList(),
+                PROFILE.drive().engine());
     }
 
     private UUID departure(String flight) throws Exception {
-        return answer(mvc.perform(get("/api/departures").with(as("strand"))).andReturn().getResponse()).body().values().stream()
-                .filter(row -> row.path("flight").asString().equals(flight)).map(row -> UUID.fromString(row.path("id").asString())).findFirst().orElseThrow();
+        return answer(mvc.perform(get("/api/departures").with(as("strand")))
+                        .andReturn()
+                        .getResponse())
+                .body()
+                .values()
+                .stream()
+                .filter(row -> row.path("flight").asString().equals(flight))
+                .map(row -> UUID.fromString(row.path("id").asString()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<JsonNode> events(String type) throws Exception {
-        return departures.envelopes(departure("305"), 0).stream().map(JSON::readTree).filter(event -> event.path("type").asString().equals(type)).toList();
+        return departures.envelopes(departure("305"), 0).stream()
+                .map(JSON::readTree)
+                .filter(event -> event.path("type").asString().equals(type))
+                .toList();
     }
 
     @Test
@@ -124,21 +162,48 @@ class FeedDoorTest {
         Answer first = send(lines(samples.subList(0, 200), begin));
         assertThat(first.status()).isEqualTo(200);
         assertThat(first.body().path("accepted").intValue()).isEqualTo(200);
-        assertThat(events("FeedAttached")).singleElement().satisfies(event -> assertThat(event.path("payload").path("simulated").booleanValue()).isFalse());
+        assertThat(events("FeedAttached"))
+                .singleElement()
+                .satisfies(event -> assertThat(
+                                event.path("payload").path("simulated").booleanValue())
+                        .isFalse());
         assertThat(events("AttemptBegan")).hasSize(1);
         assertThat(events("AttemptEnded")).isEmpty();
 
         send(lines(samples.subList(200, samples.size()), begin));
-        assertThat(events("AttemptEnded")).singleElement().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
-        assertThat(events("MilestoneReached")).extracting(event -> event.path("payload").path("milestone").asString())
+        assertThat(events("AttemptEnded"))
+                .singleElement()
+                .satisfies(event -> assertThat(
+                                event.path("payload").path("outcome").asString())
+                        .isEqualTo("NORMAL"));
+        assertThat(events("MilestoneReached"))
+                .extracting(event -> event.path("payload").path("milestone").asString())
                 .contains("ROTATION", "FUEL_ON", "LIGHT_OFF", "STARTER_OUT", "IDLE");
-        byte[] trace = mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/trace").with(as("strand"))).andReturn().getResponse().getContentAsByteArray();
-        assertThat(events("TraceStored")).singleElement()
-                .satisfies(event -> assertThat(event.path("payload").path("sha256").asString()).isEqualTo(Sha256.hex(trace)));
-        assertThat(new String(trace, StandardCharsets.UTF_8)).startsWith("# type: HAVERN-2M\n# QX-TRY, engine 2, attempt 1, ");
-        assertThat(send(lines(samples.subList(150, 153), begin.plusMillis(33))).body().path("late").intValue()).isEqualTo(3);
-        assertThat(answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/replay").with(as("strand"))).andReturn().getResponse())
-                .body().path("late").intValue()).isEqualTo(3);
+        byte[] trace = mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/trace")
+                        .with(as("strand")))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        assertThat(events("TraceStored"))
+                .singleElement()
+                .satisfies(
+                        event -> assertThat(event.path("payload").path("sha256").asString())
+                                .isEqualTo(Sha256.hex(trace)));
+        assertThat(new String(trace, StandardCharsets.UTF_8))
+                .startsWith("# type: HAVERN-2M\n# QX-TRY, engine 2, attempt 1, ");
+        assertThat(send(lines(samples.subList(150, 153), begin.plusMillis(33)))
+                        .body()
+                        .path("late")
+                        .intValue())
+                .isEqualTo(3);
+        assertThat(answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts/2/1/replay")
+                                        .with(as("strand")))
+                                .andReturn()
+                                .getResponse())
+                        .body()
+                        .path("late")
+                        .intValue())
+                .isEqualTo(3);
     }
 
     @Test
@@ -168,7 +233,11 @@ class FeedDoorTest {
         Collections.shuffle(held, new java.util.Random(1));
         assertThat(send(lines(held, begin)).body().path("late").intValue()).isEqualTo(40);
         send(lines(samples.subList(400, samples.size()), begin));
-        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(events("AttemptEnded"))
+                .last()
+                .satisfies(event -> assertThat(
+                                event.path("payload").path("outcome").asString())
+                        .isEqualTo("NORMAL"));
         assertThat(events("FindingRaised")).hasSize(findings);
         List<Sample> again = List.of(samples.get(270));
         assertThat(send(lines(again, begin)).body().path("repeated").intValue()).isEqualTo(1);
@@ -183,12 +252,22 @@ class FeedDoorTest {
         // Held up for four seconds of life around light-off: the watch ticks on, and nothing but silence is noticed.
         send(lines(samples.subList(0, 230), begin));
         Thread.sleep(4000);
-        JsonNode silent = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts").with(as("strand"))).andReturn().getResponse())
-                .body().path("engines").path(0).path("view");
+        JsonNode silent = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts")
+                                .with(as("strand")))
+                        .andReturn()
+                        .getResponse())
+                .body()
+                .path("engines")
+                .path(0)
+                .path("view");
         assertThat(silent.path("verdict").path("call").asString()).isEqualTo("BLIND");
         send(lines(samples.subList(230, samples.size()), begin));
         assertThat(events("FindingRaised")).hasSize(before);
-        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
+        assertThat(events("AttemptEnded"))
+                .last()
+                .satisfies(event -> assertThat(
+                                event.path("payload").path("outcome").asString())
+                        .isEqualTo("NORMAL"));
         assertThat(events("SightLost")).isNotEmpty();
     }
 
@@ -199,13 +278,28 @@ class FeedDoorTest {
         List<Sample> samples = SimulatedStart.of(PROFILE).samples(90);
         send(lines(samples.subList(0, 200), begin));
         String ahead = Instant.now().plusSeconds(3600).toString();
-        Answer answer = send("{\"t\":\"" + ahead + "\",\"subject\":\"apu\",\"starter\":0}\n{\"t\":\"2199-01-01T00:00:00Z\",\"subject\":\"engine:2\",\"n2_pct\":20}\n"
+        Answer answer = send("{\"t\":\"" + ahead
+                + "\",\"subject\":\"apu\",\"starter\":0}\n"
+                + "{\"t\":\"2199-01-01T00:00:00Z\",\"subject\":\"engine:2\",\"n2_pct\":20}\n"
                 + "{\"t\":\"" + ahead + "\",\"subject\":\"aircraft\",\"duct_kpa\":240}\n");
         assertThat(answer.body().path("ahead").intValue()).isEqualTo(3);
         assertThat(answer.body().path("clock").asString()).contains("ahead of the server's clock");
-        assertThat(send(lines(samples.subList(200, samples.size()), begin)).body().path("accepted").intValue()).isEqualTo(samples.size() - 200);
-        assertThat(events("AttemptEnded")).last().satisfies(event -> assertThat(event.path("payload").path("outcome").asString()).isEqualTo("NORMAL"));
-        assertThat(answer(mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse()).body().path("feeds").values())
+        assertThat(send(lines(samples.subList(200, samples.size()), begin))
+                        .body()
+                        .path("accepted")
+                        .intValue())
+                .isEqualTo(samples.size() - 200);
+        assertThat(events("AttemptEnded"))
+                .last()
+                .satisfies(event -> assertThat(
+                                event.path("payload").path("outcome").asString())
+                        .isEqualTo("NORMAL"));
+        assertThat(answer(mvc.perform(get("/api/feeds").with(as("kvale")))
+                                .andReturn()
+                                .getResponse())
+                        .body()
+                        .path("feeds")
+                        .values())
                 .anySatisfy(row -> assertThat(row.path("news").asString("")).contains("ahead of the server's clock"));
     }
 
@@ -229,13 +323,21 @@ class FeedDoorTest {
     void impossibleReadingsAreFlaggedAndTheirLossIsNeverJudgedAsFine() throws Exception {
         Instant begin = Instant.parse("2026-05-04T13:00:00Z");
         List<Sample> samples = SimulatedStart.of(PROFILE).samples(40);
-        String broken = lines(samples.subList(0, 150), begin) + lines(samples.subList(150, samples.size()), begin).replaceAll("\"egt_c\":[-0-9.E]+", "\"egt_c\":5000")
-                .replaceAll("\"n2_pct\":[-0-9.E]+", "\"n2_pct\":900");
+        String broken = lines(samples.subList(0, 150), begin)
+                + lines(samples.subList(150, samples.size()), begin)
+                        .replaceAll("\"egt_c\":[-0-9.E]+", "\"egt_c\":5000")
+                        .replaceAll("\"n2_pct\":[-0-9.E]+", "\"n2_pct\":900");
         Answer answer = send(broken);
         assertThat(answer.status()).isEqualTo(200);
         assertThat(answer.body().path("flagged").size()).isEqualTo(2 * (samples.size() - 150));
-        JsonNode engine = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts").with(as("strand"))).andReturn().getResponse())
-                .body().path("engines").path(0).path("view");
+        JsonNode engine = answer(mvc.perform(get("/api/departures/" + departure("305") + "/starts")
+                                .with(as("strand")))
+                        .andReturn()
+                        .getResponse())
+                .body()
+                .path("engines")
+                .path(0)
+                .path("view");
         assertThat(engine.path("verdict").path("call").asString()).isEqualTo("BLIND");
     }
 
@@ -257,10 +359,19 @@ class FeedDoorTest {
     @Order(60)
     void withoutTheRightTokenNothingIsTaken() throws Exception {
         String batch = lines(SimulatedStart.of(PROFILE).samples(1), Instant.parse("2026-05-04T15:00:00Z"));
-        assertThat(send("0".repeat(64), batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
+        assertThat(send("0".repeat(64), batch))
+                .extracting(Answer::status, Answer::slug)
+                .containsExactly(401, "feed-token");
         Feed other = issued("QX-LOM");
-        assertThat(send(other.token(), batch)).extracting(Answer::status, Answer::slug).containsExactly(401, "feed-token");
-        assertThat(answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples").contentType("application/x-ndjson").content(batch)).andReturn().getResponse()).slug())
+        assertThat(send(other.token(), batch))
+                .extracting(Answer::status, Answer::slug)
+                .containsExactly(401, "feed-token");
+        assertThat(answer(mvc.perform(post("/api/feeds/" + feed.id() + "/samples")
+                                        .contentType("application/x-ndjson")
+                                        .content(batch))
+                                .andReturn()
+                                .getResponse())
+                        .slug())
                 .isEqualTo("feed-token");
         mvc.perform(delete("/api/feeds/" + feed.id()).with(as("kvale")).with(csrf()));
         box = null;
@@ -270,24 +381,53 @@ class FeedDoorTest {
     @Test
     @Order(70)
     void onlyAnAdministratorIssuesAndRevokes() throws Exception {
-        assertThat(answer(mvc.perform(post("/api/feeds").with(as("halden")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content("{\"tail\":\"QX-LOM\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(403);
-        assertThat(answer(mvc.perform(delete("/api/feeds/" + feed.id()).with(as("halden")).with(csrf())).andReturn().getResponse()).status()).isEqualTo(403);
-        assertThat(answer(mvc.perform(post("/api/feeds").with(as("kvale")).with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content("{\"tail\":\"QX-NOT\",\"label\":\"mine\"}")).andReturn().getResponse()).status()).isEqualTo(400);
+        assertThat(answer(mvc.perform(post("/api/feeds")
+                                        .with(as("halden"))
+                                        .with(csrf())
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content("{\"tail\":\"QX-LOM\",\"label\":\"mine\"}"))
+                                .andReturn()
+                                .getResponse())
+                        .status())
+                .isEqualTo(403);
+        assertThat(answer(mvc.perform(delete("/api/feeds/" + feed.id())
+                                        .with(as("halden"))
+                                        .with(csrf()))
+                                .andReturn()
+                                .getResponse())
+                        .status())
+                .isEqualTo(403);
+        assertThat(answer(mvc.perform(post("/api/feeds")
+                                        .with(as("kvale"))
+                                        .with(csrf())
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content("{\"tail\":\"QX-NOT\",\"label\":\"mine\"}"))
+                                .andReturn()
+                                .getResponse())
+                        .status())
+                .isEqualTo(400);
     }
 
     @Test
     @Order(80)
     void theFeedsAreListedToAnAdministratorWithoutTheirTokens() throws Exception {
-        assertThat(answer(mvc.perform(get("/api/feeds").with(as("halden"))).andReturn().getResponse()).status()).isEqualTo(403);
-        Answer listed = answer(mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse());
-        assertThat(listed.body().path("tails").values()).extracting(JsonNode::asString).contains("QX-TRY", "QX-PIL");
-        assertThat(listed.body().path("feeds").values()).anySatisfy(row -> {
-            assertThat(row.path("id").asString()).isEqualTo(feed.id().toString());
-            assertThat(row.path("label").asString()).isEqualTo("Box of " + TAIL);
-            assertThat(row.has("revokedAt")).isFalse();
-        }).anySatisfy(row -> assertThat(row.has("revokedAt")).isTrue());
+        assertThat(answer(mvc.perform(get("/api/feeds").with(as("halden")))
+                                .andReturn()
+                                .getResponse())
+                        .status())
+                .isEqualTo(403);
+        Answer listed = answer(
+                mvc.perform(get("/api/feeds").with(as("kvale"))).andReturn().getResponse());
+        assertThat(listed.body().path("tails").values())
+                .extracting(JsonNode::asString)
+                .contains("QX-TRY", "QX-PIL");
+        assertThat(listed.body().path("feeds").values())
+                .anySatisfy(row -> {
+                    assertThat(row.path("id").asString()).isEqualTo(feed.id().toString());
+                    assertThat(row.path("label").asString()).isEqualTo("Box of " + TAIL);
+                    assertThat(row.has("revokedAt")).isFalse();
+                })
+                .anySatisfy(row -> assertThat(row.has("revokedAt")).isTrue());
         assertThat(listed.body().toString()).doesNotContain(feed.token());
     }
 
@@ -307,11 +447,22 @@ class FeedDoorTest {
         feed = issued("QX-PIL");
         StartProfile turboprop = StartProfiles.of("LOMVI-T1");
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T17:00:00Z"));
-        String cranking = FeedWriter.batch(Subject.engine(1), SimulatedStart.of(turboprop).samples(10).stream().filter(sample -> sample.at_us() > 4_000_000)
-                .map(sample -> sample.at(begin_us + sample.at_us())).toList(), turboprop.drive().engine());
+        String cranking = FeedWriter.batch(
+                Subject.engine(1),
+                SimulatedStart.of(turboprop).samples(10).stream()
+                        .filter(sample -> sample.at_us() > 4_000_000)
+                        .map(sample -> sample.at(begin_us + sample.at_us()))
+                        .toList(),
+                turboprop.drive().engine());
         assertThat(send(cranking).status()).isEqualTo(200);
-        JsonNode view = answer(mvc.perform(get("/api/departures/" + departure("603") + "/starts").with(as("strand"))).andReturn().getResponse())
-                .body().path("engines").path(0).path("view");
+        JsonNode view = answer(mvc.perform(get("/api/departures/" + departure("603") + "/starts")
+                                .with(as("strand")))
+                        .andReturn()
+                        .getResponse())
+                .body()
+                .path("engines")
+                .path(0)
+                .path("view");
         assertThat(view.path("running").booleanValue()).isFalse();
         assertThat(view.path("verdict").path("call").asString()).isIn("RESTING", "BLIND");
     }
@@ -319,6 +470,8 @@ class FeedDoorTest {
     @Test
     @Order(90)
     void aBatchOverAMegabyteIsRefusedBeforeItIsRead() throws Exception {
-        assertThat(send("{\"pad\":\"" + "x".repeat(1_100_000) + "\"}")).extracting(Answer::status, Answer::slug).containsExactly(413, "too-large");
+        assertThat(send("{\"pad\":\"" + "x".repeat(1_100_000) + "\"}"))
+                .extracting(Answer::status, Answer::slug)
+                .containsExactly(413, "too-large");
     }
 }

@@ -30,8 +30,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Who gets what of every address of the server: nobody, somebody of another operator, crew without a seat, seated crew, the operator's
- * office. An address that is not in the table fails the test, so that none is forgotten.
+ * Who gets what of every address of the server: nobody, somebody of another operator, crew without a seat, seated crew,
+ * the operator's office. An address that is not in the table fails the test, so that none is forgotten.
  */
 @ServerTest
 @AutoConfigureMockMvc
@@ -40,11 +40,17 @@ class EveryEndpointTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     /** One who asks. */
-    private enum Who { NOBODY, OTHER_OPERATOR, NOT_SEATED, SEATED, OFFICE }
+    private enum Who {
+        NOBODY,
+        OTHER_OPERATOR,
+        NOT_SEATED,
+        SEATED,
+        OFFICE
+    }
 
     /**
-     * For each address what each {@link Who} is answered, in their order. 404 hides from other operators what is not theirs; 400, 409 and
-     * 422 are answers to somebody who may ask, of what was asked here.
+     * For each address what each {@link Who} is answered, in their order. 404 hides from other operators what is not
+     * theirs; 400, 409 and 422 are answers to somebody who may ask, of what was asked here.
      */
     private static final String TABLE = """
             GET    /api/session                                    200 200 200 200 200
@@ -81,17 +87,33 @@ class EveryEndpointTest {
             POST   /api/feeds/{feedId}/samples                     401 401 401 401 401
             """;
 
-    @Autowired private MockMvc mvc;
-    @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
-    @Autowired private Accounts accounts;
-    @Autowired private Departures departures;
-    @Autowired private JdbcClient database;
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private Departures departures;
+
+    @Autowired
+    private JdbcClient database;
+
     private String departure = "";
 
     @BeforeEach
     void aSeatIsTaken() throws Exception {
-        JsonNode rows = JSON.readTree(send(HttpMethod.GET, "/api/departures", Who.SEATED, "").getContentAsString());
-        departure = rows.values().stream().filter(row -> row.path("flight").asString().equals("305")).findFirst().orElseThrow().path("id").asString();
+        JsonNode rows = JSON.readTree(
+                send(HttpMethod.GET, "/api/departures", Who.SEATED, "").getContentAsString());
+        departure = rows.values().stream()
+                .filter(row -> row.path("flight").asString().equals("305"))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
         assertThat(departures.state(UUID.fromString(departure)).seats()).isNotEmpty();
     }
 
@@ -106,31 +128,47 @@ class EveryEndpointTest {
     }
 
     private MockHttpServletResponse send(HttpMethod method, String path, Who who, String body) throws Exception {
-        MockHttpServletRequestBuilder request = request(method, path).contentType(type(path)).content(body);
+        MockHttpServletRequestBuilder request =
+                request(method, path).contentType(type(path)).content(body);
         if (who != Who.NOBODY) {
             Account account = account(who);
-            SignedIn person = new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty());
-            request = request.with(authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of()))).with(csrf());
+            SignedIn person = new SignedIn(
+                    account.person().id(),
+                    account.operatorId(),
+                    account.person().name(),
+                    account.duty());
+            request = request.with(
+                            authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of())))
+                    .with(csrf());
         }
         return mvc.perform(request).andReturn().getResponse();
     }
 
     private static String type(String path) {
-        return path.startsWith("/api/traces") ? "text/csv" : path.endsWith("/samples") ? "application/x-ndjson" : "application/json";
+        return path.startsWith("/api/traces")
+                ? "text/csv"
+                : path.endsWith("/samples") ? "application/x-ndjson" : "application/json";
     }
 
     private static String body(String path) {
         return switch (path) {
-            case "/api/departures/{id}/commands" -> "{\"commandId\":\"" + UUID.randomUUID() + "\",\"seen\":1000000,\"ask\":\"HOLD\",\"procedure\":\"start-2\",\"reason\":\"trial at "
-                    + Instant.now() + "\"}";
+            case "/api/departures/{id}/commands" ->
+                "{\"commandId\":\"" + UUID.randomUUID()
+                        + "\",\"seen\":1000000,\"ask\":\"HOLD\",\"procedure\":\"start-2\",\"reason\":\"trial at "
+                        + Instant.now() + "\"}";
             case "/api/traces" -> "t_s\n";
             default -> "{}";
         };
     }
 
     private String filled(String path) {
-        String filled = path.contains("/departures/") ? path.replace("{id}", departure) : path.replace("{id}", new UUID(1, 1).toString());
-        filled = filled.replace("{feedId}", new UUID(1, 2).toString()).replace("{engine}", "2").replace("{number}", "9").replace("{reader}", new UUID(1, 3).toString());
+        String filled = path.contains("/departures/")
+                ? path.replace("{id}", departure)
+                : path.replace("{id}", new UUID(1, 1).toString());
+        filled = filled.replace("{feedId}", new UUID(1, 2).toString())
+                .replace("{engine}", "2")
+                .replace("{number}", "9")
+                .replace("{reader}", new UUID(1, 3).toString());
         return path.equals("/api/traces") ? filled + "?name=a.csv&type=HAVERN-2M" : filled;
     }
 
@@ -141,16 +179,31 @@ class EveryEndpointTest {
     }
 
     private static List<Row> table() {
-        return TABLE.lines().map(line -> line.trim().split("\\s+")).map(cells -> new Row(HttpMethod.valueOf(cells[0]), cells[1],
-                List.of(cells).subList(2, cells.length).stream().map(Integer::valueOf).toList())).toList();
+        return TABLE.lines()
+                .map(line -> line.trim().split("\\s+"))
+                .map(cells -> new Row(
+                        HttpMethod.valueOf(cells[0]),
+                        cells[1],
+                        List.of(cells).subList(2, cells.length).stream()
+                                .map(Integer::valueOf)
+                                .toList()))
+                .toList();
     }
 
     @Test
     void everyAddressIsInTheTable() {
         TreeSet<String> served = new TreeSet<>();
-        requestMappingHandlerMapping.getHandlerMethods().keySet().forEach(info -> info.getPatternValues().stream().filter(path -> path.startsWith("/api/"))
-                .forEach(path -> info.getMethodsCondition().getMethods().forEach(method -> served.add(method + " " + path))));
-        assertThat(served).containsExactlyInAnyOrderElementsOf(table().stream().map(Row::name).toList());
+        requestMappingHandlerMapping
+                .getHandlerMethods()
+                .keySet()
+                .forEach(info -> info.getPatternValues().stream()
+                        .filter(path -> path.startsWith("/api/"))
+                        .forEach(path -> info.getMethodsCondition()
+                                .getMethods()
+                                .forEach(method -> served.add(method + " " + path))));
+        assertThat(served)
+                .containsExactlyInAnyOrderElementsOf(
+                        table().stream().map(Row::name).toList());
     }
 
     @Test
@@ -160,8 +213,11 @@ class EveryEndpointTest {
         for (Row row : table()) {
             List<Integer> answers = new ArrayList<>();
             for (Who who : Who.values()) {
-                String path = row.method() == HttpMethod.POST ? filled(row.path()) : filled(row.path()).replaceAll("\\?.*", "");
-                answers.add(send(row.method(), path, who, row.method() == HttpMethod.GET ? "" : body(row.path())).getStatus());
+                String path = row.method() == HttpMethod.POST
+                        ? filled(row.path())
+                        : filled(row.path()).replaceAll("\\?.*", "");
+                answers.add(send(row.method(), path, who, row.method() == HttpMethod.GET ? "" : body(row.path()))
+                        .getStatus());
             }
             expected.put(row.name(), row.answers());
             got.put(row.name(), answers);

@@ -12,8 +12,11 @@ public final class OtherOperator {
     /** The account; made when it is not there. */
     public static Account account(Accounts accounts, JdbcClient database) {
         return accounts.findByAccountName(ACCOUNT).orElseGet(() -> {
-            database.sql("insert into operator (id, name) values (?, ?)").params(OPERATOR, "Another Air").update();
-            return accounts.save(new Account("f-1", OPERATOR, ACCOUNT, "Someone Else", "Captain", "no hash fits this", true));
+            database.sql("insert into operator (id, name) values (?, ?)")
+                    .params(OPERATOR, "Another Air")
+                    .update();
+            return accounts.save(
+                    new Account("f-1", OPERATOR, ACCOUNT, "Someone Else", "Captain", "no hash fits this", true));
         });
     }
 }

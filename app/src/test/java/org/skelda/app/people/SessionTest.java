@@ -25,8 +25,11 @@ class SessionTest {
     private MockMvc mvc;
 
     private MockHttpServletResponse signIn(String account, String password, String address) throws Exception {
-        return answer(post("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content("{\"account\":\"" + account + "\",\"password\":\"" + password + "\"}").with(request -> {
+        return answer(post("/api/session")
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"account\":\"" + account + "\",\"password\":\"" + password + "\"}")
+                .with(request -> {
                     request.setRemoteAddr(address);
                     return request;
                 }));
@@ -55,18 +58,27 @@ class SessionTest {
         MockHttpServletResponse throttled = signIn("stenvik", DemoPassword.TEXT, "127.0.0.1");
         assertThat(throttled.getStatus()).isEqualTo(429);
         assertThat(throttled.getContentAsString()).contains("urn:skelda:problem:throttled");
-        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
-        assertThat(signIn("stenvik", DemoPassword.TEXT, "127.0.0.2").getStatus()).as("the same person from elsewhere").isEqualTo(200);
+        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus())
+                .isEqualTo(200);
+        assertThat(signIn("stenvik", DemoPassword.TEXT, "127.0.0.2").getStatus())
+                .as("the same person from elsewhere")
+                .isEqualTo(200);
     }
 
     @Test
     void oneAddressHasOnlySoManyTriesForAllNamesTogether() throws Exception {
-        int refused = 0;
-        for (int i = 0; i < 40; i++) {
-            refused += signIn("nobody-" + i, "wrong", "192.0.2.66").getStatus() == 429 ? 1 : 0;
+        int tries = 30;
+        int heard = 0;
+        long begun_ns = System.nanoTime();
+        for (int i = 0; i < 2 * tries; i++) {
+            heard += signIn("nobody-" + i, "wrong", "192.0.2.66").getStatus() == 429 ? 0 : 1;
         }
-        assertThat(refused).isBetween(5, 10);
-        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus()).isEqualTo(200);
+        double minutes = (System.nanoTime() - begun_ns) / 60e9;
+        assertThat(heard)
+                .as("tries that were heard: those at once, and those that came back meanwhile")
+                .isBetween(tries, (int) Math.ceil(tries * (1 + minutes)));
+        assertThat(signIn("oddsrud", DemoPassword.TEXT, "127.0.0.1").getStatus())
+                .isEqualTo(200);
     }
 
     /** A hash is heavy by design; the threads of requests must never do it, or a few strangers stop everything else. */
@@ -76,14 +88,17 @@ class SessionTest {
         try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
             for (int i = 0; i < 24; i++) {
                 String address = "198.51.100." + i;
-                strangers.add(threads.submit(() -> signIn("nobody", "wrong", address).getStatus()));
+                strangers.add(
+                        threads.submit(() -> signIn("nobody", "wrong", address).getStatus()));
             }
             int ticks = 0;
             while (!strangers.stream().allMatch(Future::isDone)) {
                 threads.submit(() -> answer(get("/api/session")).getStatus()).get();
                 ticks++;
             }
-            assertThat(ticks).as("requests answered while strangers were hashed").isGreaterThan(24);
+            assertThat(ticks)
+                    .as("requests answered while strangers were hashed")
+                    .isGreaterThan(24);
         }
         List<Integer> statuses = new ArrayList<>();
         for (Future<Integer> stranger : strangers) {
@@ -97,12 +112,18 @@ class SessionTest {
         MockHttpServletResponse list = answer(get("/api/departures"));
         assertThat(list.getStatus()).isEqualTo(401);
         assertThat(list.getContentAsString()).contains("urn:skelda:problem:sign-in");
-        assertThat(answer(post("/api/openings").contentType(MediaType.APPLICATION_JSON).content("{}")).getStatus()).isEqualTo(403);
+        assertThat(answer(post("/api/openings")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content("{}"))
+                        .getStatus())
+                .isEqualTo(403);
     }
 
     @Test
     void everyAnswerCarriesTheContentPolicy() throws Exception {
-        assertThat(answer(get("/api/session")).getHeader("Content-Security-Policy")).contains("script-src 'self'").contains("frame-ancestors 'none'");
+        assertThat(answer(get("/api/session")).getHeader("Content-Security-Policy"))
+                .contains("script-src 'self'")
+                .contains("frame-ancestors 'none'");
     }
 
     @Test

@@ -14,15 +14,19 @@ class PackFailureAnalyzerTest {
     @Test
     void aBadPackStopsTheStartWithFileLineAndWhatToDo() {
         // As it arrives: wrapped by whatever made the bean.
-        var analysis = analyzer.analyze(new BeanCreationException("packs", "could not be made", new Packs.InvalidPacks(List.of(
-                new InvalidPack("types/x.yaml", List.of(new InvalidPack.Finding("/clocks/a", 12, "is wrong")))))));
+        var analysis = analyzer.analyze(new BeanCreationException(
+                "packs",
+                "could not be made",
+                new Packs.InvalidPacks(List.of(new InvalidPack(
+                        "types/x.yaml", List.of(new InvalidPack.Finding("/clocks/a", 12, "is wrong")))))));
         assertThat(analysis.getDescription()).contains("types/x.yaml:12 /clocks/a: is wrong", "pack-invalid");
         assertThat(analysis.getAction()).contains("Correct the named lines");
     }
 
     @Test
     void anUnreadableFolderIsNamed() {
-        assertThat(analyzer.analyze(new Packs.UnreadablePacks("/nowhere", new IOException("there is no such folder"))).getDescription())
+        assertThat(analyzer.analyze(new Packs.UnreadablePacks("/nowhere", new IOException("there is no such folder")))
+                        .getDescription())
                 .contains("/nowhere", "no such folder");
     }
 

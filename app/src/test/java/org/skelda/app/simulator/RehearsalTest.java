@@ -59,63 +59,114 @@ class RehearsalTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
 
-    @Autowired private MockMvc mvc;
-    @Autowired private Accounts accounts;
-    @Autowired private Departures departures;
-    @Autowired private LiveStarts starts;
-    @Autowired private Simulator simulator;
-    @Autowired private JdbcClient database;
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private Departures departures;
+
+    @Autowired
+    private LiveStarts starts;
+
+    @Autowired
+    private Simulator simulator;
+
+    @Autowired
+    private JdbcClient database;
 
     private RequestPostProcessor strand() {
         Account found = accounts.findByAccountName("strand").orElseThrow();
         return authentication(UsernamePasswordAuthenticationToken.authenticated(
-                new SignedIn(found.person().id(), found.operatorId(), found.person().name(), found.duty()), null, List.of()));
+                new SignedIn(
+                        found.person().id(), found.operatorId(), found.person().name(), found.duty()),
+                null,
+                List.of()));
     }
 
     private MockHttpServletResponse sent(String path, String body) throws Exception {
-        return mvc.perform(post(path).with(strand()).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body)).andReturn().getResponse();
+        return mvc.perform(post(path)
+                        .with(strand())
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(body))
+                .andReturn()
+                .getResponse();
     }
 
     private UUID opened(String kind) throws Exception {
         MockHttpServletResponse answer = sent("/api/openings", opening(kind, "QX-LOM", "QVAR"));
         assertThat(answer.getStatus()).isEqualTo(201);
-        return UUID.fromString(JSON.readTree(answer.getContentAsString()).path("id").asString());
+        return UUID.fromString(
+                JSON.readTree(answer.getContentAsString()).path("id").asString());
     }
 
     private static String opening(String kind, String tail, String from) {
-        return "{\"kind\":\"%s\",\"tail\":\"%s\",\"flight\":\"R1\",\"from\":\"%s\",\"to\":\"QSKR\",\"stand\":\"4\",\"offBlock\":\"%s\"}"
+        return ("{\"kind\":\"%s\",\"tail\":\"%s\",\"flight\":\"R1\",\"from\":\"%s\",\"to\":\"QSKR\",\"stand\":\"4\","
+                        + "\"offBlock\":\"%s\"}")
                 .formatted(kind, tail, from, Instant.now().plus(1, ChronoUnit.HOURS));
     }
 
     @Test
     void aDepartureIsOpenedAsOneOrTheOtherAndSaysSo() throws Exception {
         UUID rehearsal = opened("REHEARSAL");
-        assertThat(JSON.readTree(mvc.perform(get("/api/departures/" + rehearsal).with(strand())).andReturn().getResponse().getContentAsString()).path("kind").asString())
+        assertThat(JSON.readTree(mvc.perform(get("/api/departures/" + rehearsal).with(strand()))
+                                .andReturn()
+                                .getResponse()
+                                .getContentAsString())
+                        .path("kind")
+                        .asString())
                 .isEqualTo("REHEARSAL");
         JsonNode record = JSON.readTree(departures.envelopes(rehearsal, 0).getFirst());
         assertThat(record.at("/payload/kind").asString()).isEqualTo("rehearsal");
-        assertThat(sent("/api/openings", opening("REHEARSAL", "QX-NOT", "QVAR")).getStatus()).isEqualTo(400);
-        assertThat(sent("/api/openings", opening("REHEARSAL", "QX-LOM", "QNOT")).getStatus()).isEqualTo(400);
+        assertThat(sent("/api/openings", opening("REHEARSAL", "QX-NOT", "QVAR")).getStatus())
+                .isEqualTo(400);
+        assertThat(sent("/api/openings", opening("REHEARSAL", "QX-LOM", "QNOT")).getStatus())
+                .isEqualTo(400);
     }
 
     @Test
     void theSimulatedAircraftIsAttachedFromASeatOnly() throws Exception {
         UUID rehearsal = opened("REHEARSAL");
-        MockHttpServletResponse refused = mvc.perform(post("/api/departures/" + rehearsal + "/simulator").with(strand()).with(csrf())).andReturn().getResponse();
+        MockHttpServletResponse refused = mvc.perform(post("/api/departures/" + rehearsal + "/simulator")
+                        .with(strand())
+                        .with(csrf()))
+                .andReturn()
+                .getResponse();
         assertThat(refused.getStatus()).isEqualTo(409);
         assertThat(refused.getContentAsString()).contains("not-seated");
-        assertThat(sent("/api/departures/" + rehearsal + "/commands", "{\"commandId\":\"" + UUID.randomUUID() + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}")
-                .getStatus()).isEqualTo(200);
-        assertThat(mvc.perform(post("/api/departures/" + rehearsal + "/simulator").with(strand()).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(204);
+        assertThat(sent(
+                                "/api/departures/" + rehearsal + "/commands",
+                                "{\"commandId\":\"" + UUID.randomUUID()
+                                        + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}")
+                        .getStatus())
+                .isEqualTo(200);
+        assertThat(mvc.perform(post("/api/departures/" + rehearsal + "/simulator")
+                                .with(strand())
+                                .with(csrf()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(204);
     }
 
     /** It comes back with whoever looks at the departure again, and stands where it should. */
     @Test
     void theSimulatedAircraftEndsWhenNobodyWorksItsDeparture() throws Exception {
         UUID rehearsal = opened("REHEARSAL");
-        sent("/api/departures/" + rehearsal + "/commands", "{\"commandId\":\"" + UUID.randomUUID() + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}");
-        assertThat(sent("/api/departures/" + rehearsal + "/simulator", "").getStatus()).isEqualTo(204);
-        departures.record(rehearsal, List.of(Event.of(new FeedEvent.FeedAttached(UUID.randomUUID(), "Simulated aircraft", true))), new Person("server", "Server"), Instant.now());
+        sent(
+                "/api/departures/" + rehearsal + "/commands",
+                "{\"commandId\":\"" + UUID.randomUUID()
+                        + "\",\"seen\":1,\"ask\":\"TAKE_SEAT\",\"seat\":\"LEFT\",\"role\":\"FLYING\"}");
+        assertThat(sent("/api/departures/" + rehearsal + "/simulator", "").getStatus())
+                .isEqualTo(204);
+        departures.record(
+                rehearsal,
+                List.of(Event.of(new FeedEvent.FeedAttached(UUID.randomUUID(), "Simulated aircraft", true))),
+                new Person("server", "Server"),
+                Instant.now());
         simulator.tidy(System.nanoTime());
         assertThat(simulator.flights()).as("it was worked a moment ago").isPositive();
         simulator.tidy(System.nanoTime() + Duration.ofMinutes(3).toNanos());
@@ -134,19 +185,35 @@ class RehearsalTest {
         UUID rehearsal = opened("REHEARSAL");
         UUID feed = UUID.randomUUID();
         starts.assign(feed, rehearsal);
-        long before = database.sql("select count(*) from start_attempt").query(Long.class).single();
+        long before = database.sql("select count(*) from start_attempt")
+                .query(Long.class)
+                .single();
         long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T10:00:00Z"));
-        String batch = FeedWriter.batch(Subject.engine(2), SimulatedStart.of(PROFILE).samples(90).stream().map(sample -> sample.at(begin_us + sample.at_us())).toList(),
+        String batch = FeedWriter.batch(
+                Subject.engine(2),
+                SimulatedStart.of(PROFILE).samples(90).stream()
+                        .map(sample -> sample.at(begin_us + sample.at_us()))
+                        .toList(),
                 PROFILE.drive().engine());
-        starts.take(new LiveStarts.Source(feed, "vardholm", "QX-LOM", "Simulated aircraft", true), batch.getBytes(java.nio.charset.StandardCharsets.UTF_8), Instant.now());
-        assertThat(departures.state(rehearsal).starts(2).getFirst().summary().outcome()).isEqualTo("NORMAL");
-        assertThat(database.sql("select count(*) from start_attempt").query(Long.class).single()).isEqualTo(before);
+        starts.take(
+                new LiveStarts.Source(feed, "vardholm", "QX-LOM", "Simulated aircraft", true),
+                batch.getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                Instant.now());
+        assertThat(departures.state(rehearsal).starts(2).getFirst().summary().outcome())
+                .isEqualTo("NORMAL");
+        assertThat(database.sql("select count(*) from start_attempt")
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(before);
     }
 
     @Test
     void whatTheAircraftItselfSendsIsNeverARehearsals() throws Exception {
         UUID rehearsal = opened("REHEARSAL");
-        assertThat(departures.worked("vardholm", "QX-LOM", Instant.now()).map(worked -> worked.opening().departureId())).isNotEqualTo(Optional.of(rehearsal));
+        assertThat(departures
+                        .worked("vardholm", "QX-LOM", Instant.now())
+                        .map(worked -> worked.opening().departureId()))
+                .isNotEqualTo(Optional.of(rehearsal));
     }
 
     @Test
@@ -160,8 +227,16 @@ class RehearsalTest {
         when(departures.state(any())).thenReturn(departure);
         when(departure.opening()).thenReturn(opening);
         when(departure.seatOf(captain)).thenReturn(Optional.of(Seat.LEFT));
-        Simulator simulator = new Simulator(departures, mock(Feeds.class), mock(Packs.class), mock(LiveStarts.class),
-                new SkeldaProperties(Path.of("data"), false, null, List.of(), new SkeldaProperties.Clock(1)), mock(OwnDoor.class), clock);
-        assertThatThrownBy(() -> simulator.attach(UUID.randomUUID(), captain)).isInstanceOf(ProblemException.class).hasMessageContaining("rehearsals only");
+        Simulator simulator = new Simulator(
+                departures,
+                mock(Feeds.class),
+                mock(Packs.class),
+                mock(LiveStarts.class),
+                new SkeldaProperties(Path.of("data"), false, null, List.of(), new SkeldaProperties.Clock(1)),
+                mock(OwnDoor.class),
+                clock);
+        assertThatThrownBy(() -> simulator.attach(UUID.randomUUID(), captain))
+                .isInstanceOf(ProblemException.class)
+                .hasMessageContaining("rehearsals only");
     }
 }

@@ -43,6 +43,7 @@ class AttemptTraceTest {
 
     @Test
     void itsHashIsThatOfItsBytes() {
-        assertThat(new AttemptTrace(PROFILE, SAMPLES, List.of("engine 2")).sha256()).isEqualTo(Sha256.hex(CSV.getBytes(StandardCharsets.UTF_8)));
+        assertThat(new AttemptTrace(PROFILE, SAMPLES, List.of("engine 2")).sha256())
+                .isEqualTo(Sha256.hex(CSV.getBytes(StandardCharsets.UTF_8)));
     }
 }

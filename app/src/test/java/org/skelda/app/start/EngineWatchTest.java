@@ -29,7 +29,19 @@ class EngineWatchTest {
             double t_s = i / 10.0;
             boolean on = t_s >= 3 && t_s < 10 || t_s >= 11 && t_s < 18;
             double spool = on ? 14 : t_s < 3 ? 0 : 4.5;
-            samples.add(new Sample(Math.round(t_s * 1e6) + 1_000_000_000, spool, 0, 20, 0, 0, 240, Double.NaN, Double.NaN, on ? Switch.ON : Switch.OFF, Switch.OFF, Switch.OFF));
+            samples.add(new Sample(
+                    Math.round(t_s * 1e6) + 1_000_000_000,
+                    spool,
+                    0,
+                    20,
+                    0,
+                    0,
+                    240,
+                    Double.NaN,
+                    Double.NaN,
+                    on ? Switch.ON : Switch.OFF,
+                    Switch.OFF,
+                    Switch.OFF));
         }
         return samples;
     }
@@ -63,8 +75,19 @@ class EngineWatchTest {
         assertThat(again.unstored()).isEmpty();
         Instant now = Instant.ofEpochSecond(1018);
         assertThat(watch.view(now, false).number()).isEqualTo(2);
-        assertThat(again.view(now, false)).extracting(StartView::number, StartView::startedAt, StartView::outcome, StartView::findings, StartView::duty)
-                .isEqualTo(List.of(2, watch.view(now, false).startedAt(), watch.view(now, false).outcome(), watch.view(now, false).findings(), watch.view(now, false).duty()));
+        assertThat(again.view(now, false))
+                .extracting(
+                        StartView::number,
+                        StartView::startedAt,
+                        StartView::outcome,
+                        StartView::findings,
+                        StartView::duty)
+                .isEqualTo(List.of(
+                        2,
+                        watch.view(now, false).startedAt(),
+                        watch.view(now, false).outcome(),
+                        watch.view(now, false).findings(),
+                        watch.view(now, false).duty()));
     }
 
     private static List<Sample> start(Failure... wrong) {
@@ -72,7 +95,9 @@ class EngineWatchTest {
         for (Failure failure : wrong) {
             start.with(failure);
         }
-        return start.samples(90).stream().map(sample -> sample.at(sample.at_us() + 1_000_000_000_000L)).toList();
+        return start.samples(90).stream()
+                .map(sample -> sample.at(sample.at_us() + 1_000_000_000_000L))
+                .toList();
     }
 
     private static EngineWatch whole(List<Sample> samples) {
@@ -101,7 +126,10 @@ class EngineWatchTest {
             }
             if (held.size() > 40) {
                 Collections.shuffle(held, lot);
-                assertThat(watch.takeLate(held.stream().filter(one -> one.at_us() < watch.newest_us()).toList())).isNotEmpty();
+                assertThat(watch.takeLate(held.stream()
+                                .filter(one -> one.at_us() < watch.newest_us())
+                                .toList()))
+                        .isNotEmpty();
                 held.removeIf(one -> one.at_us() < watch.newest_us());
             }
         }
@@ -111,7 +139,10 @@ class EngineWatchTest {
         }
         watch.takeLate(rest);
         samples.subList(500, samples.size()).forEach(sample -> watch.take(sample, false));
-        assertThat(view(watch)).usingRecursiveComparison().ignoringFields("lanes").isEqualTo(view(whole));
+        assertThat(view(watch))
+                .usingRecursiveComparison()
+                .ignoringFields("lanes")
+                .isEqualTo(view(whole));
         assertThat(stored(watch)).isEqualTo(stored(whole));
     }
 
@@ -133,7 +164,8 @@ class EngineWatchTest {
         List<Sample> samples = start();
         EngineWatch watch = whole(samples);
         assertThat(view(watch).outcome()).isEqualTo("NORMAL");
-        assertThat(watch.takeLate(List.of(samples.get(200).at(samples.get(200).at_us() + 33)))).isEmpty();
+        assertThat(watch.takeLate(List.of(samples.get(200).at(samples.get(200).at_us() + 33))))
+                .isEmpty();
     }
 
     @Test

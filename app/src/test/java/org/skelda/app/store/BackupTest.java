@@ -38,21 +38,34 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "skelda.demo=true")
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
 class BackupTest {
-    @Autowired private DataFolder data;
-    @Autowired private JdbcClient database;
-    @LocalServerPort private int port;
-    @TempDir private Path folder;
+    @Autowired
+    private DataFolder data;
+
+    @Autowired
+    private JdbcClient database;
+
+    @LocalServerPort
+    private int port;
+
+    @TempDir
+    private Path folder;
 
     private HttpResponse<String> ask(String file, String key) throws IOException, InterruptedException {
         try (HttpClient http = HttpClient.newHttpClient()) {
-            return http.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/own/backup?file=" + URLEncoder.encode(file, StandardCharsets.UTF_8)))
-                    .header(DoorKey.HEADER, key).POST(HttpRequest.BodyPublishers.noBody()).build(), HttpResponse.BodyHandlers.ofString());
+            return http.send(
+                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/own/backup?file="
+                                    + URLEncoder.encode(file, StandardCharsets.UTF_8)))
+                            .header(DoorKey.HEADER, key)
+                            .POST(HttpRequest.BodyPublishers.noBody())
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
         }
     }
 
     private String key() throws IOException {
         Path door = data.path().resolve("run/door");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(door))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(door)))
+                .isEqualTo("rw-------");
         return Files.readString(door).strip().split(" ")[1];
     }
 
@@ -61,8 +74,10 @@ class BackupTest {
         try (ZipFile file = new ZipFile(zip.toFile())) {
             Files.copy(file.getInputStream(file.getEntry(Backup.DATABASE)), copy, StandardCopyOption.REPLACE_EXISTING);
         }
-        try (Connection opened = DriverManager.getConnection("jdbc:h2:file:" + into.resolve("opened") + ";IFEXISTS=TRUE", "skelda", "");
-                Statement statement = opened.createStatement(); ResultSet rows = statement.executeQuery("SELECT COUNT(*) FROM " + table)) {
+        try (Connection opened = DriverManager.getConnection(
+                        "jdbc:h2:file:" + into.resolve("opened") + ";IFEXISTS=TRUE", "skelda", "");
+                Statement statement = opened.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT COUNT(*) FROM " + table)) {
             rows.next();
             return rows.getLong(1);
         }
@@ -72,22 +87,30 @@ class BackupTest {
     void itHoldsEveryEventAndNoSession() throws Exception {
         long sessions = 3;
         for (int i = 0; i < sessions; i++) {
-            database.sql("insert into SPRING_SESSION values (?, ?, 0, 0, 43200, 9999999999999, 'somebody')").params("primary-" + i, "a-secret-session-" + i).update();
+            database.sql("insert into SPRING_SESSION values (?, ?, 0, 0, 43200, 9999999999999, 'somebody')")
+                    .params("primary-" + i, "a-secret-session-" + i)
+                    .update();
         }
-        long events = database.sql("select count(*) from departure_event").query(Long.class).single();
+        long events = database.sql("select count(*) from departure_event")
+                .query(Long.class)
+                .single();
         Path backup = folder.resolve("backup.zip");
         HttpResponse<String> answer = ask(backup.toString(), key());
         assertThat(answer.body()).contains("each checked");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup)))
+                .isEqualTo("rw-------");
         assertThat(count(backup, folder, "departure_event")).isGreaterThanOrEqualTo(events);
         assertThat(count(backup, folder, "SPRING_SESSION")).isZero();
         try (ZipFile file = new ZipFile(backup.toFile())) {
             byte[] bytes = file.getInputStream(file.getEntry(Backup.DATABASE)).readAllBytes();
             assertThat(new String(bytes, StandardCharsets.ISO_8859_1)).doesNotContain("a-secret-session");
-            assertThat(file.stream().map(entry -> entry.getName())).contains("keys/record.key", "keys/record.pub").noneMatch(name -> name.startsWith("run") || name.startsWith("log"));
+            assertThat(file.stream().map(entry -> entry.getName()))
+                    .contains("keys/record.key", "keys/record.pub")
+                    .noneMatch(name -> name.startsWith("run") || name.startsWith("log"));
         }
         assertThat(ask(backup.toString(), key()).body()).contains("exists; it was left alone");
-        assertThat(ask(folder.resolve("nowhere/backup.zip").toString(), key()).body()).contains("There is no folder");
+        assertThat(ask(folder.resolve("nowhere/backup.zip").toString(), key()).body())
+                .contains("There is no folder");
     }
 
     @Test
@@ -99,12 +122,18 @@ class BackupTest {
 
     @Test
     void aLogThatWasChangedIsNoBackup() throws Exception {
-        UUID departure = database.sql("select departure_id from departure_event where seq = 2 limit 1").query(UUID.class).single();
-        String envelope = database.sql("select envelope from departure_event where departure_id = ? and seq = 2").param(departure).query(String.class).single();
+        UUID departure = database.sql("select departure_id from departure_event where seq = 2 limit 1")
+                .query(UUID.class)
+                .single();
+        String envelope = database.sql("select envelope from departure_event where departure_id = ? and seq = 2")
+                .param(departure)
+                .query(String.class)
+                .single();
         write(departure, envelope.replace("\"seq\":2", "\"seq\":2,\"put\":\"in\""));
         Path backup = folder.resolve("changed.zip");
         try {
-            assertThat(ask(backup.toString(), key()).body()).contains("was changed by something else than Skelda: event 2 does not give its hash");
+            assertThat(ask(backup.toString(), key()).body())
+                    .contains("was changed by something else than Skelda: event 2 does not give its hash");
             assertThat(backup).doesNotExist();
             assertThat(folder).isEmptyDirectory();
         } finally {
@@ -114,12 +143,16 @@ class BackupTest {
     }
 
     private void write(UUID departure, String envelope) {
-        database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 2").params(envelope, departure).update();
+        database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 2")
+                .params(envelope, departure)
+                .update();
     }
 
     @Test
     void aCopyThatIsNoDatabaseIsNoBackup() {
-        assertThatThrownBy(() -> Backup.make(data.path(), folder.resolve("x.zip"), to -> Files.writeString(to, "no database"))).isInstanceOf(SQLException.class);
+        assertThatThrownBy(() ->
+                        Backup.make(data.path(), folder.resolve("x.zip"), to -> Files.writeString(to, "no database")))
+                .isInstanceOf(SQLException.class);
         assertThat(folder).isEmptyDirectory();
     }
 }

@@ -16,7 +16,8 @@ class DiskSpaceTest {
 
     @ParameterizedTest
     @CsvSource({"500000, 40, true", "500000, 31, false", "500000, 0, false", "100, 6, true", "100, 4, false"})
-    void writingIsRefusedBeforeTheDiskIsFullAndGoesOnWhenThereIsRoom(long total_mb, long left_mb, boolean may) throws IOException {
+    void writingIsRefusedBeforeTheDiskIsFullAndGoesOnWhenThereIsRoom(long total_mb, long left_mb, boolean may)
+            throws IOException {
         FileStore disk = mock(FileStore.class);
         when(disk.getTotalSpace()).thenReturn(total_mb * MB);
         when(disk.getUsableSpace()).thenReturn(left_mb * MB);

@@ -85,7 +85,9 @@ class GroupCommitTest {
         commits.settle();
         for (Exception wrong : List.of(new SQLException("no room"), new IllegalStateException("no room"))) {
             disk.broken = wrong;
-            assertThatThrownBy(commits::settle).isInstanceOf(GroupCommit.NotOnDisk.class).hasRootCauseMessage("no room");
+            assertThatThrownBy(commits::settle)
+                    .isInstanceOf(GroupCommit.NotOnDisk.class)
+                    .hasRootCauseMessage("no room");
             disk.broken = null;
             commits.settle();
         }
@@ -109,8 +111,11 @@ class GroupCommitTest {
     /** What is settled is in a copy of the file as it lies on the disk at that moment. */
     @Test
     void whatIsSettledIsInTheFile() throws Exception {
-        DataFolder data = new DataFolder(new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
-        try (Connection database = DriverManager.getConnection(data.getJdbcUrl(), data.getUsername(), data.getPassword()); Statement statement = database.createStatement()) {
+        DataFolder data = new DataFolder(
+                new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
+        try (Connection database =
+                        DriverManager.getConnection(data.getJdbcUrl(), data.getUsername(), data.getPassword());
+                Statement statement = database.createStatement()) {
             GroupCommit commits = new GroupCommit(data);
             statement.execute("CREATE TABLE kept (number INT PRIMARY KEY)");
             for (int i = 1; i <= 20; i++) {
@@ -125,8 +130,10 @@ class GroupCommitTest {
     private int numbersIn(Path file, int copy) throws Exception {
         Path copied = folder.resolve("copy-" + copy + ".mv.db");
         Files.copy(file, copied);
-        try (Connection database = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("copy-" + copy) + ";IFEXISTS=TRUE", "skelda", "");
-                Statement statement = database.createStatement(); var rows = statement.executeQuery("SELECT COUNT(*) FROM kept")) {
+        try (Connection database = DriverManager.getConnection(
+                        "jdbc:h2:file:" + folder.resolve("copy-" + copy) + ";IFEXISTS=TRUE", "skelda", "");
+                Statement statement = database.createStatement();
+                var rows = statement.executeQuery("SELECT COUNT(*) FROM kept")) {
             rows.next();
             return rows.getInt(1);
         }

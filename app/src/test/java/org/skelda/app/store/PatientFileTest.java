@@ -45,12 +45,15 @@ class PatientFileTest {
             }
             return file.write(asked.getArgument(0, ByteBuffer.class), asked.getArgument(1, Long.class));
         });
-        when(disk.read(any(ByteBuffer.class), anyLong())).thenAnswer(asked -> file.read(asked.getArgument(0, ByteBuffer.class), asked.getArgument(1, Long.class)));
+        when(disk.read(any(ByteBuffer.class), anyLong()))
+                .thenAnswer(
+                        asked -> file.read(asked.getArgument(0, ByteBuffer.class), asked.getArgument(1, Long.class)));
         return disk;
     }
 
     private FileChannel file() throws IOException {
-        return FileChannel.open(folder.resolve("file"), StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
+        return FileChannel.open(
+                folder.resolve("file"), StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
     }
 
     private static ByteBuffer text(String text) {
@@ -88,7 +91,9 @@ class PatientFileTest {
         PatientFile.register();
         FileChannel broken = mock();
         when(broken.write(any(ByteBuffer.class), anyLong())).thenThrow(new IOException("Input/output error"));
-        assertThatThrownBy(() -> new PatientFile.Channel(broken, () -> PLENTY).write(text("x"), 0)).isInstanceOf(IOException.class).hasMessage("Input/output error");
+        assertThatThrownBy(() -> new PatientFile.Channel(broken, () -> PLENTY).write(text("x"), 0))
+                .isInstanceOf(IOException.class)
+                .hasMessage("Input/output error");
     }
 
     @Test
@@ -96,20 +101,26 @@ class PatientFileTest {
         PatientFile.register();
         PatientFile.giveUp();
         try (FileChannel file = file()) {
-            assertThatThrownBy(() -> new PatientFile.Channel(disk(file), room::get).write(text("x"), 0)).hasMessage("No space left on device");
+            assertThatThrownBy(() -> new PatientFile.Channel(disk(file), room::get).write(text("x"), 0))
+                    .hasMessage("No space left on device");
         }
     }
 
     @Test
     void theDatabaseIsKeptInSuchAFile() throws Exception {
-        DataFolder data = new DataFolder(new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
-        for (String ask : List.of("CREATE TABLE kept (number INT); INSERT INTO kept VALUES (7)", "UPDATE kept SET number = number + 1")) {
-            try (Connection database = DriverManager.getConnection(data.getJdbcUrl(), data.getUsername(), data.getPassword()); Statement statement = database.createStatement()) {
+        DataFolder data = new DataFolder(
+                new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
+        for (String ask : List.of(
+                "CREATE TABLE kept (number INT); INSERT INTO kept VALUES (7)", "UPDATE kept SET number = number + 1")) {
+            try (Connection database =
+                            DriverManager.getConnection(data.getJdbcUrl(), data.getUsername(), data.getPassword());
+                    Statement statement = database.createStatement()) {
                 statement.execute(ask);
             }
         }
         // It is an ordinary file of the database: whoever opens it without this class finds the same in it.
-        try (Connection plain = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("data/db/skelda"), "skelda", "");
+        try (Connection plain =
+                        DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("data/db/skelda"), "skelda", "");
                 ResultSet row = plain.createStatement().executeQuery("SELECT number FROM kept")) {
             assertThat(row.next()).isTrue();
             assertThat(row.getInt(1)).isEqualTo(8);

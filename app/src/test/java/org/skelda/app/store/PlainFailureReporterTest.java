@@ -13,7 +13,12 @@ class PlainFailureReporterTest {
     void saysInOneLineWhatIsWrongAndWhatToDo() {
         ByteArrayOutputStream terminal = new ByteArrayOutputStream();
         new PlainFailureReporter(new PrintStream(terminal, true, StandardCharsets.UTF_8))
-                .report(new FailureAnalysis("The data folder is in use by another Skelda server.", "Stop that one.", new IllegalStateException()));
-        assertThat(terminal.toString(StandardCharsets.UTF_8)).isEqualTo("skelda: The data folder is in use by another Skelda server. Stop that one." + System.lineSeparator());
+                .report(new FailureAnalysis(
+                        "The data folder is in use by another Skelda server.",
+                        "Stop that one.",
+                        new IllegalStateException()));
+        assertThat(terminal.toString(StandardCharsets.UTF_8))
+                .isEqualTo("skelda: The data folder is in use by another Skelda server. Stop that one."
+                        + System.lineSeparator());
     }
 }

@@ -36,43 +36,89 @@ import tools.jackson.databind.json.JsonMapper;
 class TraceControllerTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    @Autowired private MockMvc mvc;
-    @Autowired private Accounts accounts;
-    @Autowired private JdbcClient database;
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private JdbcClient database;
 
     private RequestPostProcessor of(String operator) {
-        Account account = operator.equals("another") ? OtherOperator.account(accounts, database) : accounts.findByAccountName("strand").orElseThrow();
+        Account account = operator.equals("another")
+                ? OtherOperator.account(accounts, database)
+                : accounts.findByAccountName("strand").orElseThrow();
         return authentication(UsernamePasswordAuthenticationToken.authenticated(
-                new SignedIn(account.person().id(), account.operatorId(), account.person().name(), account.duty()), null, List.of()));
+                new SignedIn(
+                        account.person().id(),
+                        account.operatorId(),
+                        account.person().name(),
+                        account.duty()),
+                null,
+                List.of()));
     }
 
     private MockHttpServletResponse open(String name, String query, byte[] content) throws Exception {
-        return mvc.perform(post("/api/traces?name=" + name + query).with(of("vardholm")).with(csrf()).contentType("text/csv").content(content)).andReturn().getResponse();
+        return mvc.perform(post("/api/traces?name=" + name + query)
+                        .with(of("vardholm"))
+                        .with(csrf())
+                        .contentType("text/csv")
+                        .content(content))
+                .andReturn()
+                .getResponse();
     }
 
     private int kept() throws Exception {
-        return JSON.readTree(mvc.perform(get("/api/traces").with(of("vardholm"))).andReturn().getResponse().getContentAsString()).size();
+        return JSON.readTree(mvc.perform(get("/api/traces").with(of("vardholm")))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString())
+                .size();
     }
 
     @Test
     void aTraceIsJudgedKeptShownAgainAndGivenBack() throws Exception {
         var profile = StartProfiles.of("LOMVI-T1");
-        byte[] csv = TraceWriter.write(profile, SimulatedStart.of(profile).with(Failure.NO_LIGHT_OFF).samples(60), List.of("a comment")).getBytes(StandardCharsets.UTF_8);
+        byte[] csv = TraceWriter.write(
+                        profile,
+                        SimulatedStart.of(profile).with(Failure.NO_LIGHT_OFF).samples(60),
+                        List.of("a comment"))
+                .getBytes(StandardCharsets.UTF_8);
         MockHttpServletResponse opened = open("no-light.csv", "", csv);
         assertThat(opened.getStatus()).isEqualTo(201);
         JsonNode trace = JSON.readTree(opened.getContentAsString());
         assertThat(trace.path("outcomes").asString()).isEqualTo("NO_LIGHT_OFF");
         String path = "/api/traces/" + trace.path("id").asString();
-        assertThat(mvc.perform(get(path + "/file").with(of("vardholm"))).andReturn().getResponse().getContentAsByteArray()).isEqualTo(csv);
+        assertThat(mvc.perform(get(path + "/file").with(of("vardholm")))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsByteArray())
+                .isEqualTo(csv);
 
-        JsonNode replay = JSON.readTree(mvc.perform(get(path + "/replay").with(of("vardholm"))).andReturn().getResponse().getContentAsString());
+        JsonNode replay = JSON.readTree(mvc.perform(get(path + "/replay").with(of("vardholm")))
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
         List<JsonNode> frames = replay.path("frames").values().stream().toList();
         assertThat(frames).extracting(frame -> frame.path("at").doubleValue()).isSorted();
-        assertThat(frames.getFirst().path("view").path("verdict").path("call").asString()).isEqualTo("RESTING");
-        assertThat(frames).anySatisfy(frame -> assertThat(frame.path("view").path("verdict").path("call").asString()).isEqualTo("CUT_FUEL"));
+        assertThat(frames.getFirst().path("view").path("verdict").path("call").asString())
+                .isEqualTo("RESTING");
+        assertThat(frames)
+                .anySatisfy(frame -> assertThat(
+                                frame.path("view").path("verdict").path("call").asString())
+                        .isEqualTo("CUT_FUEL"));
 
-        assertThat(mvc.perform(get(path + "/file").with(of("another"))).andReturn().getResponse().getStatus()).isEqualTo(404);
-        assertThat(mvc.perform(get(path + "/replay").with(of("another"))).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get(path + "/file").with(of("another")))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
+        assertThat(mvc.perform(get(path + "/replay").with(of("another")))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
     }
 
     @Test
@@ -83,20 +129,30 @@ class TraceControllerTest {
         }
         byte[] sent = csv.toString().getBytes(StandardCharsets.UTF_8);
         assertThat(sent.length).as("more than two pieces").isGreaterThan(2 * 256 * 1024);
-        String id = JSON.readTree(open("long.csv", "", sent).getContentAsString()).path("id").asString();
-        assertThat(mvc.perform(get("/api/traces/" + id + "/file").with(of("vardholm"))).andReturn().getResponse().getContentAsByteArray()).isEqualTo(sent);
+        String id = JSON.readTree(open("long.csv", "", sent).getContentAsString())
+                .path("id")
+                .asString();
+        assertThat(mvc.perform(get("/api/traces/" + id + "/file").with(of("vardholm")))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsByteArray())
+                .isEqualTo(sent);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0|no type",
-        "&type=HAVERN-9|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0|there is no type",
-        "&type=HAVERN-2M|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0;0,2,20,0,0|times must rise",
-        "&type=HAVERN-2M|t_s,n2_pct,starter,fuel;0,1,0,0|egt_c is missing",
-        "&type=HAVERN-2M|t_s,n2_pct,egt_c,starter,fuel|no data row"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0|no type",
+                "&type=HAVERN-9|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0|there is no type",
+                "&type=HAVERN-2M|t_s,n2_pct,egt_c,starter,fuel;0,1,20,0,0;0,2,20,0,0|times must rise",
+                "&type=HAVERN-2M|t_s,n2_pct,starter,fuel;0,1,0,0|egt_c is missing",
+                "&type=HAVERN-2M|t_s,n2_pct,egt_c,starter,fuel|no data row"
+            })
     void aBadFileIsRefusedAndNothingIsKept(String query, String text, String says) throws Exception {
         int before = kept();
-        MockHttpServletResponse refused = open("bad.csv", query == null ? "" : query, text.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
+        MockHttpServletResponse refused = open(
+                "bad.csv", query == null ? "" : query, text.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
         assertThat(refused.getStatus()).isEqualTo(422);
         JsonNode problem = JSON.readTree(refused.getContentAsString());
         assertThat(problem.path("type").asString()).endsWith("trace-invalid");
@@ -106,6 +162,8 @@ class TraceControllerTest {
 
     @Test
     void anElevationThatIsNoneIsRefused() throws Exception {
-        assertThat(open("a.csv", "&elevation_ft=90000", "x".getBytes(StandardCharsets.UTF_8)).getStatus()).isEqualTo(400);
+        assertThat(open("a.csv", "&elevation_ft=90000", "x".getBytes(StandardCharsets.UTF_8))
+                        .getStatus())
+                .isEqualTo(400);
     }
 }

@@ -29,7 +29,9 @@ import org.skelda.sim.start.SimulatedEngine;
 /** Draws the pictures of docs/simulation.md and says how much faster than life the simulation runs. */
 public final class SimulationPictures {
     private static final double LASTS_s = 70;
-    private static final Color[] COLOURS = {Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)};
+    private static final Color[] COLOURS = {
+        Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)
+    };
 
     private final Path folder;
 
@@ -55,16 +57,37 @@ public final class SimulationPictures {
     private void normal(StartProfile profile) throws IOException {
         List<Sample> samples = SimulatedStart.of(profile).samples(LASTS_s);
         boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
-        XYChart chart = chart("A normal start, " + profile.name() + " (made up)", "seconds since starter on", "in the units of the legend");
+        XYChart chart = chart(
+                "A normal start, " + profile.name() + " (made up)",
+                "seconds since starter on",
+                "in the units of the legend");
         line(chart, profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
-        line(chart, profile.drive().engine().temperature() + ", 10 degC", samples, sample -> sample.temperature_c() / 10, 2);
-        line(chart, "fuel flow, " + (air ? "2 kg/h" : "kg/h"), samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
-        line(chart, air ? "duct pressure, 4 kPa" : "bus, V", samples, sample -> air ? sample.duct_kpa() / 4 : sample.bus_v(), 1);
+        line(
+                chart,
+                profile.drive().engine().temperature() + ", 10 degC",
+                samples,
+                sample -> sample.temperature_c() / 10,
+                2);
+        line(
+                chart,
+                "fuel flow, " + (air ? "2 kg/h" : "kg/h"),
+                samples,
+                sample -> sample.flow_kgph() / (air ? 2 : 1),
+                3);
+        line(
+                chart,
+                air ? "duct pressure, 4 kPa" : "bus, V",
+                samples,
+                sample -> air ? sample.duct_kpa() / 4 : sample.bus_v(),
+                1);
         save(chart, file(profile, "normal"));
     }
 
-    private static void line(XYChart chart, String name, List<Sample> samples, ToDoubleFunction<Sample> value, int colour) {
-        double[] t = samples.stream().mapToDouble(sample -> sample.at_us() / 1e6 - SimulatedStart.LEAD_IN_s).toArray();
+    private static void line(
+            XYChart chart, String name, List<Sample> samples, ToDoubleFunction<Sample> value, int colour) {
+        double[] t = samples.stream()
+                .mapToDouble(sample -> sample.at_us() / 1e6 - SimulatedStart.LEAD_IN_s)
+                .toArray();
         add(chart, name, t, samples.stream().mapToDouble(value).toArray(), colour);
     }
 
@@ -74,11 +97,26 @@ public final class SimulationPictures {
         curve(profile, "oat", "outside air, degC", -30, 45, 5, oat -> good.in(new Surroundings(oat, 0, 0)));
         curve(profile, "elevation", "elevation, ft", 0, 8000, 500, ft -> good.in(new Surroundings(15, ft, 0)));
         curve(profile, "wind", "wind from behind, kt", 0, 30, 2, kt -> good.in(new Surroundings(15, 0, kt)));
-        curve(profile, "fuel-on", "fuel on at, % start spool", preferred * 0.6, preferred * 1.2, preferred * 0.05, good::fuelAt);
+        curve(
+                profile,
+                "fuel-on",
+                "fuel on at, % start spool",
+                preferred * 0.6,
+                preferred * 1.2,
+                preferred * 0.05,
+                good::fuelAt);
         supply(profile);
     }
 
-    private void curve(StartProfile profile, String what, String axis, double from, double to, double step, DoubleFunction<SimulatedStart> start) throws IOException {
+    private void curve(
+            StartProfile profile,
+            String what,
+            String axis,
+            double from,
+            double to,
+            double step,
+            DoubleFunction<SimulatedStart> start)
+            throws IOException {
         List<Double> x = new ArrayList<>();
         List<Double> peak = new ArrayList<>();
         List<Double> idle = new ArrayList<>();
@@ -93,7 +131,10 @@ public final class SimulationPictures {
         twoCurves(profile, what, axis, x, peak, idle);
     }
 
-    /** The supply by itself, at one stand on one day, fuel at the minimum speed: the air source, or the battery's resistance. */
+    /**
+     * The supply by itself, at one stand on one day, fuel at the minimum speed: the air source, or the battery's
+     * resistance.
+     */
     private void supply(StartProfile profile) throws IOException {
         List<Double> x = new ArrayList<>();
         List<Double> peak = new ArrayList<>();
@@ -107,12 +148,20 @@ public final class SimulationPictures {
                 idle.add(report.figures().timeToIdle().toMillis() / 1000.0);
             }
         }
-        twoCurves(profile, "supply", air ? "duct pressure, % of a good source's" : "battery resistance, times a new one's", x, peak, idle);
+        twoCurves(
+                profile,
+                "supply",
+                air ? "duct pressure, % of a good source's" : "battery resistance, times a new one's",
+                x,
+                peak,
+                idle);
     }
 
     private static AttemptReport onSupply(StartProfile profile, double part, boolean air) {
-        SimulatedStart start = SimulatedStart.of(air ? onAir(profile, part) : profile).fuelAt(profile.fuel().minimum_pct());
-        SimulatedEngine engine = new SimulatedEngine(start.profile(), start.surroundings(), start.failures(), new BatteryState(100, air ? 1 : part), 1);
+        SimulatedStart start = SimulatedStart.of(air ? onAir(profile, part) : profile)
+                .fuelAt(profile.fuel().minimum_pct());
+        SimulatedEngine engine = new SimulatedEngine(
+                start.profile(), start.surroundings(), start.failures(), new BatteryState(100, air ? 1 : part), 1);
         StartMonitor monitor = new StartMonitor(profile, 0);
         start.samples(engine, LASTS_s).forEach(monitor::accept);
         return monitor.attempts().getFirst();
@@ -120,12 +169,26 @@ public final class SimulationPictures {
 
     private static StartProfile onAir(StartProfile p, double part) {
         StartProfile.Supply s = p.supply();
-        return new StartProfile(p.typeId(), p.name(), p.drive(), new StartProfile.Supply(s.beforeStarter() * part, null, s.cranking(), s.fallPer1000ft(), null, null),
-                p.fuel(), p.lightOffWithin(), p.temperatureLimits(), p.turning(), p.hung(), p.starter(), p.idle(), p.remedy());
+        return new StartProfile(
+                p.typeId(),
+                p.name(),
+                p.drive(),
+                new StartProfile.Supply(s.beforeStarter() * part, null, s.cranking(), s.fallPer1000ft(), null, null),
+                p.fuel(),
+                p.lightOffWithin(),
+                p.temperatureLimits(),
+                p.turning(),
+                p.hung(),
+                p.starter(),
+                p.idle(),
+                p.remedy());
     }
 
-    private void twoCurves(StartProfile profile, String what, String axis, List<Double> x, List<Double> peak, List<Double> idle) throws IOException {
-        XYChart chart = chart("Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "10 degC; s");
+    private void twoCurves(
+            StartProfile profile, String what, String axis, List<Double> x, List<Double> peak, List<Double> idle)
+            throws IOException {
+        XYChart chart = chart(
+                "Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "10 degC; s");
         add(chart, "peak " + profile.drive().engine().temperature() + ", 10 degC", array(x), array(peak), 2);
         add(chart, "time to idle, s since starter on", array(x), array(idle), 1);
         save(chart, file(profile, what));
@@ -136,21 +199,34 @@ public final class SimulationPictures {
     }
 
     private static AttemptReport judged(SimulatedStart start) {
-        StartMonitor monitor = new StartMonitor(start.profile(), start.surroundings().elevation_ft());
+        StartMonitor monitor =
+                new StartMonitor(start.profile(), start.surroundings().elevation_ft());
         start.samples(LASTS_s).forEach(monitor::accept);
         return monitor.attempts().getFirst();
     }
 
     private static XYChart chart(String title, String x, String y) {
-        XYChart chart = new XYChartBuilder().width(760).height(400).title(title).xAxisTitle(x).yAxisTitle(y).build();
-        chart.getStyler().setLegendPosition(Styler.LegendPosition.OutsideS).setLegendLayout(Styler.LegendLayout.Horizontal).setChartBackgroundColor(Color.WHITE);
+        XYChart chart = new XYChartBuilder()
+                .width(760)
+                .height(400)
+                .title(title)
+                .xAxisTitle(x)
+                .yAxisTitle(y)
+                .build();
+        chart.getStyler()
+                .setLegendPosition(Styler.LegendPosition.OutsideS)
+                .setLegendLayout(Styler.LegendLayout.Horizontal)
+                .setChartBackgroundColor(Color.WHITE);
         chart.getStyler().setXAxisDecimalPattern("#0.#");
         return chart;
     }
 
     private static void add(XYChart chart, String name, double[] x, double[] y, int colour) {
         XYSeries series = chart.addSeries(name, x, y);
-        series.setMarker(SeriesMarkers.NONE).setLineStyle(SeriesLines.SOLID).setLineColor(COLOURS[colour]).setLineWidth(1.8f);
+        series.setMarker(SeriesMarkers.NONE)
+                .setLineStyle(SeriesLines.SOLID)
+                .setLineColor(COLOURS[colour])
+                .setLineWidth(1.8f);
     }
 
     private void save(XYChart chart, String name) throws IOException {
@@ -171,6 +247,7 @@ public final class SimulationPictures {
             double took_s = (System.nanoTime() - began) / 1e9;
             best = sum > 0 ? Math.max(best, 500_000 * SimulatedEngine.STEP_us / 1e6 / took_s) : best;
         }
-        System.out.printf(Locale.ROOT, "| %s | %.0f times faster than life, sampled 10 times a second |%n", profile.name(), best);
+        System.out.printf(
+                Locale.ROOT, "| %s | %.0f times faster than life, sampled 10 times a second |%n", profile.name(), best);
     }
 }

@@ -32,11 +32,31 @@ final class ForecastPicture {
     private ForecastPicture() {}
 
     static void draw(List<Recorded> all, Path folder) throws IOException {
-        Recorded hot = all.stream().filter(start -> start.heldOut() && start.isHot() && start.profile().typeId().equals("HAVERN-2M")).findFirst().orElseThrow();
-        Recorded normal = all.stream().filter(start -> start.heldOut() && !start.isHot() && start.profile().typeId().equals("HAVERN-2M")).findFirst().orElseThrow();
-        XYChart chart = new XYChartBuilder().width(1200).height(680).title("A hot start and a normal one, Havern 2M (made up)")
-                .xAxisTitle("seconds since light-off").yAxisTitle("EGT, degC").build();
-        chart.getStyler().setXAxisMin(-3.0).setXAxisMax(26.0).setYAxisMin(0.0).setYAxisMax(900.0).setMarkerSize(9);
+        Recorded hot = all.stream()
+                .filter(start -> start.heldOut()
+                        && start.isHot()
+                        && start.profile().typeId().equals("HAVERN-2M"))
+                .findFirst()
+                .orElseThrow();
+        Recorded normal = all.stream()
+                .filter(start -> start.heldOut()
+                        && !start.isHot()
+                        && start.profile().typeId().equals("HAVERN-2M"))
+                .findFirst()
+                .orElseThrow();
+        XYChart chart = new XYChartBuilder()
+                .width(1200)
+                .height(680)
+                .title("A hot start and a normal one, Havern 2M (made up)")
+                .xAxisTitle("seconds since light-off")
+                .yAxisTitle("EGT, degC")
+                .build();
+        chart.getStyler()
+                .setXAxisMin(-3.0)
+                .setXAxisMax(26.0)
+                .setYAxisMin(0.0)
+                .setYAxisMax(900.0)
+                .setMarkerSize(9);
         chart.getStyler().setLegendPosition(org.knowm.xchart.style.Styler.LegendPosition.OutsideS);
         chart.getStyler().setLegendLayout(org.knowm.xchart.style.Styler.LegendLayout.Horizontal);
         chart.getStyler().setChartBackgroundColor(Color.WHITE);
@@ -51,7 +71,8 @@ final class ForecastPicture {
         StartMonitor monitor = new StartMonitor(start.profile(), start.elevation_ft());
         start.samples().forEach(monitor::accept);
         AttemptReport report = monitor.attempts().getFirst();
-        double light = report.startedAt_us() / 1e6 + report.milestones().get(Milestone.LIGHT_OFF).toNanos() / 1e9;
+        double light = report.startedAt_us() / 1e6
+                + report.milestones().get(Milestone.LIGHT_OFF).toNanos() / 1e9;
         List<Double> times = new ArrayList<>();
         List<Double> values = new ArrayList<>();
         ExponentialApproach curve = new ExponentialApproach();
@@ -72,15 +93,22 @@ final class ForecastPicture {
             }
         }
         line(chart, name + " start", times, values, colour, false);
-        report.findings().stream().filter(finding -> finding.id() == FindingId.HOT_PREDICTED).findFirst().ifPresent(finding -> {
-            double called = report.startedAt_us() / 1e6 + finding.at().toNanos() / 1e9 - light;
-            XYSeries mark = chart.addSeries("called", new double[] {called}, new double[] {values.get(times.indexOf(nearest(times, called)))});
-            mark.setMarker(SeriesMarkers.DIAMOND).setMarkerColor(LIMIT).setLineColor(Color.WHITE);
-        });
+        report.findings().stream()
+                .filter(finding -> finding.id() == FindingId.HOT_PREDICTED)
+                .findFirst()
+                .ifPresent(finding -> {
+                    double called = report.startedAt_us() / 1e6 + finding.at().toNanos() / 1e9 - light;
+                    XYSeries mark = chart.addSeries("called", new double[] {called}, new double[] {
+                        values.get(times.indexOf(nearest(times, called)))
+                    });
+                    mark.setMarker(SeriesMarkers.DIAMOND).setMarkerColor(LIMIT).setLineColor(Color.WHITE);
+                });
     }
 
     private static Double nearest(List<Double> times, double at) {
-        return times.stream().min(java.util.Comparator.comparing(t -> Math.abs(t - at))).orElseThrow();
+        return times.stream()
+                .min(java.util.Comparator.comparing(t -> Math.abs(t - at)))
+                .orElseThrow();
     }
 
     private static void ahead(XYChart chart, String name, ExponentialApproach curve, double t) {
@@ -94,12 +122,14 @@ final class ForecastPicture {
     }
 
     private static void line(XYChart chart, String name, List<Double> x, List<Double> y, Color colour, boolean dashed) {
-        XYSeries series = chart.addSeries(name == null ? "curve " + chart.getSeriesMap().size() : name, x, y);
+        XYSeries series =
+                chart.addSeries(name == null ? "curve " + chart.getSeriesMap().size() : name, x, y);
         series.setMarker(SeriesMarkers.NONE).setLineColor(colour).setLineWidth(dashed ? 1.4f : 2f);
         series.setShowInLegend(name != null);
         series.setLineStyle(SeriesLines.SOLID);
         if (dashed) {
-            series.setLineStyle(new BasicStroke(1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 10, new float[] {5, 4}, 0));
+            series.setLineStyle(
+                    new BasicStroke(1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 10, new float[] {5, 4}, 0));
         }
     }
 }

@@ -34,7 +34,8 @@ public final class ForecastTrial {
         Calling calling = new Calling(3, 0.2, 4.0, 2.0);
         Map<String, Supplier<TemperatureForecast>> methods = new LinkedHashMap<>();
         methods.put("chosen", Forecasts::chosen);
-        methods.put("approach, unguarded", () -> new TemperatureForecast(new OtherMethods.UnguardedApproach(), calling));
+        methods.put(
+                "approach, unguarded", () -> new TemperatureForecast(new OtherMethods.UnguardedApproach(), calling));
         methods.put("straight line", () -> new TemperatureForecast(new OtherMethods.StraightLine(), calling));
         methods.put("parabola", () -> new TemperatureForecast(new OtherMethods.Parabola(), calling));
         return methods;
@@ -43,10 +44,14 @@ public final class ForecastTrial {
     /** @param arguments the folder for the picture; without one none is drawn */
     public static void main(String[] arguments) throws IOException {
         List<Recorded> all = RecordedStarts.all();
-        System.out.println("\n| starts | method | noise added, degC | samples a second | hot starts | called 2.0 s or more before the limit | mean warning, s | normal starts | false calls |");
+        System.out.println(
+                "\n| starts | method | noise added, degC | samples a second | hot starts | called 2.0 s or more "
+                        + "before the limit | mean warning, s | normal starts | false calls |");
         System.out.println("|---|---|---|---|---|---|---|---|---|");
         for (boolean heldOut : new boolean[] {false, true}) {
-            List<Recorded> part = all.stream().filter(recorded -> recorded.heldOut() == heldOut).toList();
+            List<Recorded> part = all.stream()
+                    .filter(recorded -> recorded.heldOut() == heldOut)
+                    .toList();
             methods().forEach((name, method) -> {
                 row(heldOut ? "held out" : "tuned on", name, part, method, 0, 1);
                 row(heldOut ? "held out" : "tuned on", name, part, method, 2, 1);
@@ -62,17 +67,50 @@ public final class ForecastTrial {
         }
     }
 
-    private static void row(String part, String name, List<Recorded> starts, Supplier<TemperatureForecast> method, double noise_c, int every) {
+    private static void row(
+            String part,
+            String name,
+            List<Recorded> starts,
+            Supplier<TemperatureForecast> method,
+            double noise_c,
+            int every) {
         Tally tally = tally(starts, method, noise_c, every);
-        System.out.printf(Locale.ROOT, "| %s | %s | %.0f | %d | %d | %d (%.1f %%) | %.1f | %d | %d |%n", part, name, noise_c, 10 / every, tally.hot, tally.inTime,
-                100.0 * tally.inTime / tally.hot, tally.warning_s / Math.max(1, tally.inTime), tally.normal, tally.falseCalls);
+        System.out.printf(
+                Locale.ROOT,
+                "| %s | %s | %.0f | %d | %d | %d (%.1f %%) | %.1f | %d | %d |%n",
+                part,
+                name,
+                noise_c,
+                10 / every,
+                tally.hot,
+                tally.inTime,
+                100.0 * tally.inTime / tally.hot,
+                tally.warning_s / Math.max(1, tally.inTime),
+                tally.normal,
+                tally.falseCalls);
     }
 
     private static void byType(List<Recorded> starts) {
-        System.out.println("\n| held out, noise 2 degC, 10 a second | hot starts | called in time | normal starts | false calls |\n|---|---|---|---|---|");
+        System.out.println(
+                "\n| held out, noise 2 degC, 10 a second | hot starts | called in time | normal starts | false "
+                        + "calls |\n|---|---|---|---|---|");
         for (String type : new String[] {"HAVERN-2M", "LOMVI-T1"}) {
-            Tally tally = tally(starts.stream().filter(start -> start.profile().typeId().equals(type)).toList(), Forecasts::chosen, 2, 1);
-            System.out.printf(Locale.ROOT, "| %s | %d | %d (%.1f %%) | %d | %d |%n", type, tally.hot, tally.inTime, 100.0 * tally.inTime / tally.hot, tally.normal, tally.falseCalls);
+            Tally tally = tally(
+                    starts.stream()
+                            .filter(start -> start.profile().typeId().equals(type))
+                            .toList(),
+                    Forecasts::chosen,
+                    2,
+                    1);
+            System.out.printf(
+                    Locale.ROOT,
+                    "| %s | %d | %d (%.1f %%) | %d | %d |%n",
+                    type,
+                    tally.hot,
+                    tally.inTime,
+                    100.0 * tally.inTime / tally.hot,
+                    tally.normal,
+                    tally.falseCalls);
         }
     }
 
@@ -81,14 +119,21 @@ public final class ForecastTrial {
         for (Recorded start : starts.stream().filter(Recorded::isHot).toList()) {
             double warning = start.firstExceeded_s() - called_s(start, Forecasts::chosen, 0, 1, new Random(0));
             if (!(warning >= WANTED_s)) {
-                System.out.printf(Locale.ROOT, "| %s | %s | %.2f |%n", start.file(), start.heldOut() ? "held out" : "tuned on", warning);
+                System.out.printf(
+                        Locale.ROOT,
+                        "| %s | %s | %.2f |%n",
+                        start.file(),
+                        start.heldOut() ? "held out" : "tuned on",
+                        warning);
             }
         }
     }
 
     /** Normal starts with simple curves, their figures drawn by lot, noise of 2 degC at 10 samples a second. */
     private static void drawnByLot() {
-        System.out.println("\n| normal starts drawn by lot, noise 2 degC, 10 a second | starts | with a finding that cuts |\n|---|---|---|");
+        System.out.println(
+                "\n| normal starts drawn by lot, noise 2 degC, 10 a second | starts | with a finding that cuts |\n"
+                        + "|---|---|---|");
         for (String type : StartProfiles.TYPES) {
             StartProfile profile = StartProfiles.of(type);
             int cut = 0;
@@ -132,22 +177,38 @@ public final class ForecastTrial {
     }
 
     /** When a hot start was called, s since starter on; NaN for never. */
-    private static double called_s(Recorded start, Supplier<TemperatureForecast> method, double noise_c, int every, Random lot) {
+    private static double called_s(
+            Recorded start, Supplier<TemperatureForecast> method, double noise_c, int every, Random lot) {
         StartMonitor monitor = new StartMonitor(start.profile(), start.elevation_ft(), method);
         for (Sample sample : samples(start, noise_c, every, lot)) {
             monitor.accept(sample);
         }
         AttemptReport report = monitor.attempts().getFirst();
-        return report.findings().stream().filter(finding -> finding.id() == FindingId.HOT_PREDICTED).map(Finding::at)
-                .mapToDouble(at -> at.toNanos() / 1e9).findFirst().orElse(Double.NaN);
+        return report.findings().stream()
+                .filter(finding -> finding.id() == FindingId.HOT_PREDICTED)
+                .map(Finding::at)
+                .mapToDouble(at -> at.toNanos() / 1e9)
+                .findFirst()
+                .orElse(Double.NaN);
     }
 
     private static List<Sample> samples(Recorded start, double noise_c, int every, Random lot) {
         List<Sample> taken = new ArrayList<>();
         for (int i = 0; i < start.samples().size(); i += every) {
             Sample s = start.samples().get(i);
-            taken.add(new Sample(s.at_us(), s.spool_pct(), s.fan(), s.temperature_c() + noise_c * lot.nextGaussian(), s.flow_kgph(), s.oil_kpa(),
-                    s.duct_kpa(), s.bus_v(), s.bus_a(), s.starter(), s.fuel(), s.ignition()));
+            taken.add(new Sample(
+                    s.at_us(),
+                    s.spool_pct(),
+                    s.fan(),
+                    s.temperature_c() + noise_c * lot.nextGaussian(),
+                    s.flow_kgph(),
+                    s.oil_kpa(),
+                    s.duct_kpa(),
+                    s.bus_v(),
+                    s.bus_a(),
+                    s.starter(),
+                    s.fuel(),
+                    s.ignition()));
         }
         return taken;
     }

@@ -47,12 +47,18 @@ final class OtherMethods {
             return count >= 4 && at_us[count - 1] - at_us[0] >= ready_us;
         }
 
-        final int count() { return count; }
+        final int count() {
+            return count;
+        }
 
         /** Seconds before the last reading, not positive. */
-        final double seconds(int i) { return (at_us[i] - at_us[count - 1]) / 1e6; }
+        final double seconds(int i) {
+            return (at_us[i] - at_us[count - 1]) / 1e6;
+        }
 
-        final double value(int i) { return values[i]; }
+        final double value(int i) {
+            return values[i];
+        }
 
         abstract void fit();
 

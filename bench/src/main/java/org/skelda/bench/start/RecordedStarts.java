@@ -28,7 +28,13 @@ final class RecordedStarts {
      * @param firstExceeded_s since starter on; NaN for a normal start
      * @param heldOut whether it was never tuned on
      */
-    record Recorded(String file, StartProfile profile, double elevation_ft, List<Sample> samples, double firstExceeded_s, boolean heldOut) {
+    record Recorded(
+            String file,
+            StartProfile profile,
+            double elevation_ft,
+            List<Sample> samples,
+            double firstExceeded_s,
+            boolean heldOut) {
         boolean isHot() {
             return !Double.isNaN(firstExceeded_s);
         }
@@ -42,8 +48,13 @@ final class RecordedStarts {
         for (JsonNode entry : index.values()) {
             String file = entry.path("file").asString();
             StartProfile profile = StartProfiles.of(entry.path("type").asString());
-            all.add(new Recorded(file, profile, entry.path("elevation_ft").doubleValue(), samples(file, files.get(file), profile),
-                    entry.path("firstExceeded_s").doubleValue(Double.NaN), place++ % HELD_OUT_OF == 0));
+            all.add(new Recorded(
+                    file,
+                    profile,
+                    entry.path("elevation_ft").doubleValue(),
+                    samples(file, files.get(file), profile),
+                    entry.path("firstExceeded_s").doubleValue(Double.NaN),
+                    place++ % HELD_OUT_OF == 0));
         }
         return all;
     }
@@ -63,7 +74,8 @@ final class RecordedStarts {
 
     private static Map<String, byte[]> files() {
         Map<String, byte[]> files = new HashMap<>();
-        try (InputStream in = RecordedStarts.class.getResourceAsStream(RESOURCE); ZipInputStream zip = new ZipInputStream(in)) {
+        try (InputStream in = RecordedStarts.class.getResourceAsStream(RESOURCE);
+                ZipInputStream zip = new ZipInputStream(in)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 files.put(entry.getName(), zip.readAllBytes());
             }

@@ -47,7 +47,11 @@ public class StartBench {
 
     @org.openjdk.jmh.annotations.Setup
     public void setUp() {
-        start = RecordedStarts.all().stream().filter(recorded -> !recorded.isHot() && recorded.profile().typeId().equals(type)).findFirst().orElseThrow();
+        start = RecordedStarts.all().stream()
+                .filter(recorded ->
+                        !recorded.isHot() && recorded.profile().typeId().equals(type))
+                .findFirst()
+                .orElseThrow();
         bytes = RecordedStarts.bytes(start.file());
     }
 
@@ -78,8 +82,14 @@ public class StartBench {
     @Benchmark
     public double readNumbers() throws IOException {
         double sum = 0;
-        try (CSVParser parser = CSVParser.builder().setReader(new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8))
-                .setFormat(CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get()).get()) {
+        try (CSVParser parser = CSVParser.builder()
+                .setReader(new InputStreamReader(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8))
+                .setFormat(CSVFormat.RFC4180
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get())
+                .get()) {
             for (CSVRecord row : parser) {
                 for (int i = 0; i < row.size(); i++) {
                     sum += row.get(i).isEmpty() ? 0 : Double.parseDouble(row.get(i));
@@ -90,16 +100,37 @@ public class StartBench {
     }
 
     public static void main(String[] arguments) throws RunnerException {
-        Collection<RunResult> results = new Runner(new OptionsBuilder().include(StartBench.class.getName()).addProfiler(GCProfiler.class).build()).run();
-        System.out.println("\n| what | type | samples | us a start | ns a sample | bytes of garbage a sample |\n|---|---|---|---|---|---|");
+        Collection<RunResult> results = new Runner(new OptionsBuilder()
+                        .include(StartBench.class.getName())
+                        .addProfiler(GCProfiler.class)
+                        .build())
+                .run();
+        System.out.println("\n| what | type | samples | us a start | ns a sample | bytes of garbage a sample |\n"
+                + "|---|---|---|---|---|---|");
         for (RunResult result : results) {
             String type = result.getParams().getParam("type");
-            int samples = RecordedStarts.all().stream().filter(recorded -> !recorded.isHot() && recorded.profile().typeId().equals(type)).findFirst().orElseThrow().samples().size();
+            int samples = RecordedStarts.all().stream()
+                    .filter(recorded ->
+                            !recorded.isHot() && recorded.profile().typeId().equals(type))
+                    .findFirst()
+                    .orElseThrow()
+                    .samples()
+                    .size();
             double ns = result.getPrimaryResult().getScore();
-            double garbage = result.getSecondaryResults().entrySet().stream().filter(entry -> entry.getKey().endsWith("alloc.rate.norm"))
-                    .mapToDouble(entry -> entry.getValue().getScore()).findFirst().orElse(Double.NaN);
-            System.out.printf(Locale.ROOT, "| %s | %s | %d | %.0f | %.0f | %.0f |%n", result.getParams().getBenchmark().replaceAll(".*\\.", ""), type, samples, ns / 1000,
-                    ns / samples, garbage / samples);
+            double garbage = result.getSecondaryResults().entrySet().stream()
+                    .filter(entry -> entry.getKey().endsWith("alloc.rate.norm"))
+                    .mapToDouble(entry -> entry.getValue().getScore())
+                    .findFirst()
+                    .orElse(Double.NaN);
+            System.out.printf(
+                    Locale.ROOT,
+                    "| %s | %s | %d | %.0f | %.0f | %.0f |%n",
+                    result.getParams().getBenchmark().replaceAll(".*\\.", ""),
+                    type,
+                    samples,
+                    ns / 1000,
+                    ns / samples,
+                    garbage / samples);
         }
     }
 }

@@ -5,8 +5,8 @@ import org.skelda.core.measure.OutOfRange;
 
 /**
  * Time an inertial unit needs to find north: {@code t = t0 / cos(latitude)}, never under {@code t0} and never over
- * {@code tMax}. The earth's rate about the local level axis falls with the cosine of latitude, so the unit
- * needs longer the nearer it is to a pole. Source: the type's document; first-order gyrocompassing.
+ * {@code tMax}. The earth's rate about the local level axis falls with the cosine of latitude, so the unit needs longer
+ * the nearer it is to a pole. Source: the type's document; first-order gyrocompassing.
  *
  * @param atEquator t0, positive
  * @param longest tMax, at least t0
@@ -19,7 +19,8 @@ public record AlignmentRule(Duration atEquator, Duration longest, double highest
     /** @throws IllegalArgumentException when the numbers contradict each other */
     public AlignmentRule {
         if (!atEquator.isPositive() || longest.compareTo(atEquator) < 0) {
-            throw new IllegalArgumentException("alignment: the longest time must be at least the time at the equator, and both positive");
+            throw new IllegalArgumentException(
+                    "alignment: the longest time must be at least the time at the equator, and both positive");
         }
         if (!(highestLatitude_deg >= 0 && highestLatitude_deg <= 90)) {
             throw new IllegalArgumentException("alignment: the highest latitude must be 0 to 90 deg");
@@ -36,7 +37,12 @@ public record AlignmentRule(Duration atEquator, Duration longest, double highest
             throw new OutOfRange("Latitude", latitude_deg, -90, 90, "deg", "Give the latitude of the stand.");
         }
         if (Math.abs(latitude_deg) > highestLatitude_deg) {
-            throw new OutOfRange("Latitude for alignment", latitude_deg, -highestLatitude_deg, highestLatitude_deg, "deg",
+            throw new OutOfRange(
+                    "Latitude for alignment",
+                    latitude_deg,
+                    -highestLatitude_deg,
+                    highestLatitude_deg,
+                    "deg",
                     "The units do not align here. Use the operator's polar procedure.");
         }
         double seconds = atEquator.toMillis() / MILLIS_PER_SECOND / Math.cos(Math.toRadians(latitude_deg));

@@ -35,7 +35,10 @@ public sealed interface AttemptEvent extends Fact {
     /** The attempt's readings are kept. @param sha256 of its trace as CSV, hex; @param samples how many */
     record TraceStored(Subject of, int number, String sha256, int samples) implements AttemptEvent {}
 
-    /** Nothing was read of an attempt for a while. @param from when the page went blind; @param until when readings came again */
+    /**
+     * Nothing was read of an attempt for a while. @param from when the page went blind; @param until when readings came
+     * again
+     */
     record SightLost(Subject of, int number, Instant from, Instant until) implements AttemptEvent {}
 
     /**
@@ -47,10 +50,18 @@ public sealed interface AttemptEvent extends Fact {
     record StartTapped(int engine, int number, Tap tap, Instant tappedAt, boolean timed) implements AttemptEvent {}
 
     /** A tap was a slip. @param reason why it was taken back, when it was another person's */
-    record StartTapUndone(int engine, int number, Tap tap, @Nullable String reason) implements AttemptEvent {}
+    record StartTapUndone(
+            int engine, int number, Tap tap, @Nullable String reason) implements AttemptEvent {}
 
-    /** What the crew read off after a start that nothing reads. Null where it typed nothing. @param peak_c degC; @param dip_v V */
-    record StartFiguresTyped(int engine, int number, @Nullable Double peak_c, @Nullable Double dip_v) implements AttemptEvent {}
+    /**
+     * What the crew read off after a start that nothing reads. Null where it typed nothing. @param peak_c degC; @param
+     * dip_v V
+     */
+    record StartFiguresTyped(
+            int engine,
+            int number,
+            @Nullable Double peak_c,
+            @Nullable Double dip_v) implements AttemptEvent {}
 
     @Override
     default String subject() {

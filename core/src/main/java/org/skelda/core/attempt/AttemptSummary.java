@@ -17,19 +17,43 @@ import org.skelda.core.start.AttemptReport;
  * @param motoring_pct highest start spool before fuel, %
  * @param starterOn how long the starter was on
  */
-public record AttemptSummary(String outcome, Duration lasted, @Nullable Double peak_c, @Nullable Duration timeToLightOff, @Nullable Duration timeToIdle,
-        @Nullable Double flowAtLightOff_kgph, @Nullable Double dip_v, @Nullable Double motoring_pct, Duration starterOn) {
+public record AttemptSummary(
+        String outcome,
+        Duration lasted,
+        @Nullable Double peak_c,
+        @Nullable Duration timeToLightOff,
+        @Nullable Duration timeToIdle,
+        @Nullable Double flowAtLightOff_kgph,
+        @Nullable Double dip_v,
+        @Nullable Double motoring_pct,
+        Duration starterOn) {
 
     /** Of a finished report. */
     public static AttemptSummary of(AttemptReport report) {
         AttemptReport.Remembered figures = report.figures();
-        return new AttemptSummary(report.outcome().code(), report.lasted(), report.peak() == null ? null : (Double) report.peak().value_c(),
-                figures.timeToLightOff(), figures.timeToIdle(), figures.flowAtLightOff_kgph(), figures.dip_v(), figures.motoring_pct(), figures.starterOn());
+        return new AttemptSummary(
+                report.outcome().code(),
+                report.lasted(),
+                report.peak() == null ? null : (Double) report.peak().value_c(),
+                figures.timeToLightOff(),
+                figures.timeToIdle(),
+                figures.flowAtLightOff_kgph(),
+                figures.dip_v(),
+                figures.motoring_pct(),
+                figures.starterOn());
     }
 
     /** With what the crew read off; null leaves what was there. */
     AttemptSummary typed(@Nullable Double typedPeak_c, @Nullable Double typedDip_v) {
-        return new AttemptSummary(outcome, lasted, typedPeak_c == null ? peak_c : typedPeak_c, timeToLightOff, timeToIdle, flowAtLightOff_kgph,
-                typedDip_v == null ? dip_v : typedDip_v, motoring_pct, starterOn);
+        return new AttemptSummary(
+                outcome,
+                lasted,
+                typedPeak_c == null ? peak_c : typedPeak_c,
+                timeToLightOff,
+                timeToIdle,
+                flowAtLightOff_kgph,
+                typedDip_v == null ? dip_v : typedDip_v,
+                motoring_pct,
+                starterOn);
     }
 }

@@ -26,8 +26,15 @@ import org.skelda.core.start.TappedStart;
  * @param traceSha256 hash of its trace, hex; null until that is kept, and for one that nothing read
  * @param tapped as the crew told it, where nothing read it; null for one that a feed told
  */
-public record StartRecord(int engine, int number, Instant startedAt, Map<Milestone, Duration> milestones, List<Finding> findings,
-        @Nullable AttemptSummary summary, @Nullable String traceSha256, @Nullable TappedStart tapped) {
+public record StartRecord(
+        int engine,
+        int number,
+        Instant startedAt,
+        Map<Milestone, Duration> milestones,
+        List<Finding> findings,
+        @Nullable AttemptSummary summary,
+        @Nullable String traceSha256,
+        @Nullable TappedStart tapped) {
 
     public StartRecord {
         milestones = Map.copyOf(milestones);
@@ -35,7 +42,8 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
     }
 
     static StartRecord began(AttemptEvent.AttemptBegan event) {
-        return new StartRecord(event.of().number(), event.number(), event.startedAt(), Map.of(), List.of(), null, null, null);
+        return new StartRecord(
+                event.of().number(), event.number(), event.startedAt(), Map.of(), List.of(), null, null, null);
     }
 
     StartRecord reached(Milestone milestone, Duration at) {
@@ -60,13 +68,23 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
     }
 
     static StartRecord tapped(AttemptEvent.StartTapped event, String by) {
-        return new StartRecord(event.engine(), event.number(), event.tappedAt(), Map.of(), List.of(), null, null,
+        return new StartRecord(
+                event.engine(),
+                event.number(),
+                event.tappedAt(),
+                Map.of(),
+                List.of(),
+                null,
+                null,
                 event.tap() == Tap.IGNITION_ON ? TappedStart.prepared(by) : TappedStart.begun(by));
     }
 
     /** The starter goes on after its ignition was tapped on. */
     StartRecord begins(AttemptEvent.StartTapped event, String by) {
-        return tapped == null ? this : new StartRecord(engine, number, event.tappedAt(), milestones, findings, summary, null, tapped.begins(by));
+        return tapped == null
+                ? this
+                : new StartRecord(
+                        engine, number, event.tappedAt(), milestones, findings, summary, null, tapped.begins(by));
     }
 
     /** Whether its ignition was tapped on and its starter not yet. */
@@ -76,7 +94,10 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
 
     /** A tap more; what is typed of it stays. */
     StartRecord told(AttemptEvent.StartTapped event, String by) {
-        return tapped == null ? this : retold(tapped.with(new TappedStart.Told(event.tap(), Duration.between(startedAt, event.tappedAt()), event.timed(), by)));
+        return tapped == null
+                ? this
+                : retold(tapped.with(new TappedStart.Told(
+                        event.tap(), Duration.between(startedAt, event.tappedAt()), event.timed(), by)));
     }
 
     StartRecord untold(AttemptEvent.StartTapUndone event) {
@@ -87,26 +108,52 @@ public record StartRecord(int engine, int number, Instant startedAt, Map<Milesto
         Duration ended = told.endedAt();
         AttemptSummary typed = summary;
         AttemptSummary now = ended == null ? null : AttemptSummary.of(told.report(ended));
-        return new StartRecord(engine, number, startedAt, told.milestones(), told.findings(), now == null || typed == null ? now : now.typed(typed.peak_c(), typed.dip_v()),
-                null, told);
+        return new StartRecord(
+                engine,
+                number,
+                startedAt,
+                told.milestones(),
+                told.findings(),
+                now == null || typed == null ? now : now.typed(typed.peak_c(), typed.dip_v()),
+                null,
+                told);
     }
 
     StartRecord typed(AttemptEvent.StartFiguresTyped event) {
-        return tapped == null || summary == null ? this
-                : new StartRecord(engine, number, startedAt, milestones, findings, summary.typed(event.peak_c(), event.dip_v()), null, tapped);
+        return tapped == null || summary == null
+                ? this
+                : new StartRecord(
+                        engine,
+                        number,
+                        startedAt,
+                        milestones,
+                        findings,
+                        summary.typed(event.peak_c(), event.dip_v()),
+                        null,
+                        tapped);
     }
 
     /** When the starter was on; empty while that of one that a feed told is not known. */
     Optional<StarterDuty.Engagement> engagement() {
         if (tapped != null) {
-            return !tapped.hasBegun() ? Optional.empty() : Optional.of(new StarterDuty.Engagement(startedAt, tapped.starter() ? null : startedAt.plus(tapped.starterOn(Duration.ZERO))));
+            return !tapped.hasBegun()
+                    ? Optional.empty()
+                    : Optional.of(new StarterDuty.Engagement(
+                            startedAt, tapped.starter() ? null : startedAt.plus(tapped.starterOn(Duration.ZERO))));
         }
-        return Optional.ofNullable(summary).map(ended -> new StarterDuty.Engagement(startedAt, startedAt.plus(ended.starterOn())));
+        return Optional.ofNullable(summary)
+                .map(ended -> new StarterDuty.Engagement(startedAt, startedAt.plus(ended.starterOn())));
     }
 
-    /** Whether the engine came to idle; once it has ended, whether that is its outcome: what was found too early is not taken back. */
+    /**
+     * Whether the engine came to idle; once it has ended, whether that is its outcome: what was found too early is not
+     * taken back.
+     */
     public boolean good() {
-        return summary != null ? summary.outcome().equals("NORMAL")
-                : milestones.containsKey(Milestone.IDLE) && findings.stream().noneMatch(finding -> finding.action().cuts());
+        return summary != null
+                ? summary.outcome().equals("NORMAL")
+                : milestones.containsKey(Milestone.IDLE)
+                        && findings.stream()
+                                .noneMatch(finding -> finding.action().cuts());
     }
 }

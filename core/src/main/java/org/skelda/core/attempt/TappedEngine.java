@@ -12,7 +12,10 @@ import org.skelda.core.start.Tap;
 import org.skelda.core.start.TappedStart;
 import org.skelda.core.start.TappedWatch;
 
-/** An engine whose newest start is tapped: its starter's times, what is said of it and what is asked, over all attempts of the departure. */
+/**
+ * An engine whose newest start is tapped: its starter's times, what is said of it and what is asked, over all attempts
+ * of the departure.
+ */
 public final class TappedEngine {
     private final StartProfile profile;
     private final List<StartRecord> starts;
@@ -30,12 +33,15 @@ public final class TappedEngine {
      * @param profile of the type
      * @param attempts of the departure
      * @param read whether a feed reads the aircraft now
-     * @return empty when the newest start of the engine is not tapped, or when it does not run and a feed reads the engine now
+     * @return empty when the newest start of the engine is not tapped, or when it does not run and a feed reads the
+     *     engine now
      */
     public static Optional<TappedEngine> of(StartProfile profile, Attempts attempts, boolean read, int engine) {
         List<StartRecord> starts = attempts.of(engine);
         TappedStart told = starts.isEmpty() ? null : starts.getLast().tapped();
-        return told == null || (told.ended() || !told.hasBegun()) && read ? Optional.empty() : Optional.of(new TappedEngine(profile, starts, told));
+        return told == null || (told.ended() || !told.hasBegun()) && read
+                ? Optional.empty()
+                : Optional.of(new TappedEngine(profile, starts, told));
     }
 
     /** The newest attempt. */
@@ -68,7 +74,9 @@ public final class TappedEngine {
     /** The next try, were the starter switched off now. */
     private StarterDuty.NextTry afterThisTry(Instant now) {
         List<StarterDuty.Engagement> all = engagements().stream()
-                .map(engagement -> engagement.off() == null ? new StarterDuty.Engagement(engagement.on(), now) : engagement).toList();
+                .map(engagement ->
+                        engagement.off() == null ? new StarterDuty.Engagement(engagement.on(), now) : engagement)
+                .toList();
         return StarterDuty.next(profile.starter(), all, now);
     }
 
@@ -80,8 +88,10 @@ public final class TappedEngine {
     /** What is said of it. @param engine how the crew calls it */
     public StartAdvice advice(String engine, Instant now) {
         StarterDuty.NextTry next = told.starter() ? afterThisTry(now) : duty(now);
-        List<TappedWatch.Attempt> attempts = starts.stream().filter(start -> start.tapped() != null && start.tapped().hasBegun())
-                .map(start -> new TappedWatch.Attempt(start.tapped(), since(start, now))).toList();
+        List<TappedWatch.Attempt> attempts = starts.stream()
+                .filter(start -> start.tapped() != null && start.tapped().hasBegun())
+                .map(start -> new TappedWatch.Attempt(start.tapped(), since(start, now)))
+                .toList();
         return watch(now).advice(engine, attempts, flowFell(), next, Duration.between(now, next.allowedAt()));
     }
 
@@ -128,7 +138,7 @@ public final class TappedEngine {
                     clearing.atIdle();
                     starter = false;
                 }
-                default -> { }
+                default -> {}
             }
             ignition = taps.ignitionAfter(ignition, one.tap());
             // A lever that carries its ignition takes it off with the fuel.

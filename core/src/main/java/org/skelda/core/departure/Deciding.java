@@ -40,7 +40,8 @@ public final class Deciding {
     public static Decision<Event> decide(Departure departure, Command command, Person actor, Instant at) {
         Instant acceptedAt = at.isBefore(departure.at()) ? departure.at() : at;
         Instant doneAt = command.doneAt() == null ? acceptedAt : command.doneAt();
-        Grounds grounds = new Grounds(actor, departure.seatOf(actor).isPresent(), acceptedAt, doneAt, command.seen(), departure.touched());
+        Grounds grounds = new Grounds(
+                actor, departure.seatOf(actor).isPresent(), acceptedAt, doneAt, command.seen(), departure.touched());
         return new Deciding(departure, command, grounds).decide();
     }
 
@@ -58,7 +59,8 @@ public final class Deciding {
         try {
             return answer();
         } catch (OutOfRange e) {
-            return Decision.refused(new Refusal.ImpossibleValue(e.quantity(), e.value(), e.min(), e.max(), e.unit(), e.todo()));
+            return Decision.refused(
+                    new Refusal.ImpossibleValue(e.quantity(), e.value(), e.min(), e.max(), e.unit(), e.todo()));
         }
     }
 
@@ -77,13 +79,20 @@ public final class Deciding {
 
     private Decision<Event> answer() {
         return switch (command.ask()) {
-            case Ask.OfSeat(var ask) -> SeatDeciding.decide(departure.seating(), ask, grounds).map(Event::of);
-            case Ask.OfLine(var ask) -> LineDeciding.decide(departure.progress(), ask, departure.opening().latitude_deg(), grounds).map(Event::of);
+            case Ask.OfSeat(var ask) ->
+                SeatDeciding.decide(departure.seating(), ask, grounds).map(Event::of);
+            case Ask.OfLine(var ask) ->
+                LineDeciding.decide(
+                                departure.progress(), ask, departure.opening().latitude_deg(), grounds)
+                        .map(Event::of);
             case Ask.OfAttempt(var ask) ->
-                AttemptDeciding.decide(departure.progress(), departure.attempts(), departure.isRead(), ask, grounds).map(Event::of);
-            case Ask.OfSimulator(var ask) -> Controls.decide(ask, departure.feed(), grounds).map(Event::of);
+                AttemptDeciding.decide(departure.progress(), departure.attempts(), departure.isRead(), ask, grounds)
+                        .map(Event::of);
+            case Ask.OfSimulator(var ask) ->
+                Controls.decide(ask, departure.feed(), grounds).map(Event::of);
             case Ask.OfRecord(var ask) ->
-                RecordDeciding.decide(ask, grounds, departure.lifecycle(), departure.openLines(), departure.crew()).map(Event::of);
+                RecordDeciding.decide(ask, grounds, departure.lifecycle(), departure.openLines(), departure.crew())
+                        .map(Event::of);
         };
     }
 }

@@ -34,7 +34,8 @@ import org.skelda.core.seat.Seats;
 import org.skelda.core.simulator.Controls;
 
 /**
- * The state of a departure: nothing but the fold of its log, room by room. Immutable; the same log gives the same state.
+ * The state of a departure: nothing but the fold of its log, room by room. Immutable; the same log gives the same
+ * state.
  *
  * @param plan what is worked through
  * @param opening what it was opened with
@@ -76,8 +77,20 @@ public record Departure(
         if (!(first.event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening))) || first.seq() != 1) {
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
-        return new Departure(plan, opening, first.at(), 1, first.at(), HashTreePMap.singleton(first.event().subject(), 1L), HashTreePSet.singleton(first.commandId()),
-                Signing.OPEN, Seats.EMPTY, Lines.UNTOUCHED, null, Attempts.NONE, Controls.UNTOUCHED);
+        return new Departure(
+                plan,
+                opening,
+                first.at(),
+                1,
+                first.at(),
+                HashTreePMap.singleton(first.event().subject(), 1L),
+                HashTreePSet.singleton(first.commandId()),
+                Signing.OPEN,
+                Seats.EMPTY,
+                Lines.UNTOUCHED,
+                null,
+                Attempts.NONE,
+                Controls.UNTOUCHED);
     }
 
     /** Folds a whole log. @param log at least its first entry, in order */
@@ -103,7 +116,20 @@ public record Departure(
         for (String subject : entry.event().touches()) {
             newest = newest.plus(subject, entry.seq());
         }
-        Departure next = new Departure(plan, opening, openedAt, entry.seq(), entry.at(), newest, commands.plus(entry.commandId()), signing, seating, lines, feed, attempts, controls);
+        Departure next = new Departure(
+                plan,
+                opening,
+                openedAt,
+                entry.seq(),
+                entry.at(),
+                newest,
+                commands.plus(entry.commandId()),
+                signing,
+                seating,
+                lines,
+                feed,
+                attempts,
+                controls);
         return switch (entry.event()) {
             case Event.OfRecord(var fact) -> next.with(signing.apply(entry.with(fact)));
             case Event.OfSeat(var fact) -> next.with(seating.apply(entry.with(fact)));
@@ -115,27 +141,35 @@ public record Departure(
     }
 
     private Departure with(Signing changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, controls);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, controls);
     }
 
     private Departure with(Seats changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, controls);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, controls);
     }
 
     private Departure with(Lines changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts, controls);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts,
+                controls);
     }
 
     private Departure with(Attempts changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, controls);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, controls);
     }
 
     private Departure with(@Nullable Feed changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts, controls);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts,
+                controls);
     }
 
     private Departure with(Controls changed) {
-        return new Departure(plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed);
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed);
     }
 
     /** Where it stands. */

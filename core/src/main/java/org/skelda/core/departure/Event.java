@@ -9,7 +9,10 @@ import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatEvent;
 import org.skelda.core.simulator.SimulatorEvent;
 
-/** What can have happened to a departure, by the room that tells it. Facts only; whatever depends on the passing of time is told by a view. */
+/**
+ * What can have happened to a departure, by the room that tells it. Facts only; whatever depends on the passing of time
+ * is told by a view.
+ */
 public sealed interface Event extends Fact {
 
     /** What happened, in the words of its room. */

@@ -47,19 +47,36 @@ public final class Viewing {
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()
-                .map(e -> new SeatView(e.getKey(), e.getValue().role(), e.getValue().person(), e.getKey() == Seat.LEFT ? left : right))
+                .map(e -> new SeatView(
+                        e.getKey(), e.getValue().role(), e.getValue().person(), e.getKey() == Seat.LEFT ? left : right))
                 .toList();
         Instant nextOpening = Stream.concat(
                         clocks.stream().filter(clock -> !clock.elapsed()).map(ClockView::opensAt),
                         procedures.stream().map(ProcedureView::opensAt).filter(Objects::nonNull))
-                .min(Comparator.naturalOrder()).orElse(null);
+                .min(Comparator.naturalOrder())
+                .orElse(null);
         Lifecycle lifecycle = departure.lifecycle();
-        return new DepartureView(departure.seq(), at, lifecycle, seats, procedures, clocks, left, right, waitsFor(lifecycle, procedures, left, right),
-                inHand(lifecycle), progress.open().size(), nextOpening, departure.amendments(), departure.feed(), departure.attempts().all(),
+        return new DepartureView(
+                departure.seq(),
+                at,
+                lifecycle,
+                seats,
+                procedures,
+                clocks,
+                left,
+                right,
+                waitsFor(lifecycle, procedures, left, right),
+                inHand(lifecycle),
+                progress.open().size(),
+                nextOpening,
+                departure.amendments(),
+                departure.feed(),
+                departure.attempts().all(),
                 departure.controls().positions());
     }
 
-    private WaitsFor waitsFor(Lifecycle lifecycle, List<ProcedureView> procedures, @Nullable LineRef left, @Nullable LineRef right) {
+    private WaitsFor waitsFor(
+            Lifecycle lifecycle, List<ProcedureView> procedures, @Nullable LineRef left, @Nullable LineRef right) {
         return switch (lifecycle) {
             case PLANNED -> new WaitsFor("Its crew", null);
             case SIGNED -> new WaitsFor("Nothing, signed", null);
@@ -70,19 +87,32 @@ public final class Viewing {
 
     private WaitsFor working(List<ProcedureView> procedures, @Nullable LineRef left, @Nullable LineRef right) {
         Optional<LineRef> next = Stream.of(left, right).filter(Objects::nonNull).findFirst();
-        Optional<Held> held = procedures.stream().map(ProcedureView::held).filter(Objects::nonNull).findFirst();
+        Optional<Held> held = procedures.stream()
+                .map(ProcedureView::held)
+                .filter(Objects::nonNull)
+                .findFirst();
         if (held.isPresent()) {
-            return new WaitsFor(lines.title(held.get().procedure()) + " on hold: " + held.get().reason(), null);
+            return new WaitsFor(
+                    lines.title(held.get().procedure()) + " on hold: "
+                            + held.get().reason(),
+                    null);
         }
         if (next.isPresent()) {
             return new WaitsFor(lines.title(next.get().procedure()) + ": " + lines.label(next.get()), null);
         }
-        Optional<ProcedureView> waiting = procedures.stream().filter(p -> p.state() == ProcedureState.WAITING).findFirst();
-        return waiting.map(p -> new WaitsFor(lines.title(p.id()), p.opensAt())).orElseGet(() -> new WaitsFor("A signature", null));
+        Optional<ProcedureView> waiting = procedures.stream()
+                .filter(p -> p.state() == ProcedureState.WAITING)
+                .findFirst();
+        return waiting.map(p -> new WaitsFor(lines.title(p.id()), p.opensAt()))
+                .orElseGet(() -> new WaitsFor("A signature", null));
     }
 
     private ClockView.@Nullable InHand inHand(Lifecycle lifecycle) {
-        return lifecycle.closed() || lifecycle == Lifecycle.OFF_BLOCK ? null
-                : lines.inHand(departure.opening().offBlock(), departure.opening().latitude_deg()).orElse(null);
+        return lifecycle.closed() || lifecycle == Lifecycle.OFF_BLOCK
+                ? null
+                : lines.inHand(
+                                departure.opening().offBlock(),
+                                departure.opening().latitude_deg())
+                        .orElse(null);
     }
 }

@@ -14,13 +14,21 @@ import org.skelda.core.log.LogEntry;
  * @param attachedAt when its first reading came
  * @param lostAt when it was noticed that nothing comes any more; null while it does
  */
-public record Feed(UUID id, String label, boolean simulated, Instant attachedAt, @Nullable Instant lostAt) {
+public record Feed(
+        UUID id,
+        String label,
+        boolean simulated,
+        Instant attachedAt,
+        @Nullable Instant lostAt) {
 
     /** Folds one entry in. @param before null when there was none */
     public static @Nullable Feed apply(@Nullable Feed before, LogEntry<FeedEvent> entry) {
         return switch (entry.event()) {
             case FeedEvent.FeedAttached e -> new Feed(e.feed(), e.label(), e.simulated(), entry.at(), null);
-            case FeedEvent.FeedLost _ -> before == null ? null : new Feed(before.id, before.label, before.simulated, before.attachedAt, entry.at());
+            case FeedEvent.FeedLost _ ->
+                before == null
+                        ? null
+                        : new Feed(before.id, before.label, before.simulated, before.attachedAt, entry.at());
         };
     }
 

@@ -7,7 +7,10 @@ import org.skelda.core.log.Fact;
 /** What can have happened to the readings of the aircraft. */
 public sealed interface FeedEvent extends Fact {
 
-    /** Readings of the aircraft arrive. @param feed which; @param label as people call it; @param simulated whether it is the simulator's */
+    /**
+     * Readings of the aircraft arrive. @param feed which; @param label as people call it; @param simulated whether it
+     * is the simulator's
+     */
     record FeedAttached(UUID feed, String label, boolean simulated) implements FeedEvent {}
 
     /** Nothing arrives any more. @param lastHeard when the newest reading was taken, on the feed's own clock */

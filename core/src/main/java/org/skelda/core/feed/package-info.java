@@ -1,4 +1,7 @@
-/** The feed that a departure is watched by: whether readings arrive, and whose they are. What they say is judged elsewhere. */
+/**
+ * The feed that a departure is watched by: whether readings arrive, and whose they are. What they say is judged
+ * elsewhere.
+ */
 @NullMarked
 package org.skelda.core.feed;
 

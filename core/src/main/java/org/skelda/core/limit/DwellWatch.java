@@ -4,14 +4,15 @@ import java.time.Duration;
 import java.util.Optional;
 
 /**
- * How long a signal is beyond one limit without a break, while the watch is open. Crossings are interpolated; a limit with an
- * allowed time d is exceeded at the moment the time beyond becomes longer than d (for 0: at the crossing).
+ * How long a signal is beyond one limit without a break, while the watch is open. Crossings are interpolated; a limit
+ * with an allowed time d is exceeded at the moment the time beyond becomes longer than d (for 0: at the crossing).
  *
  * <p>Times are microseconds. One thread.
  */
 public final class DwellWatch implements Signal.Listener {
     /** Not beyond the limit at present. */
     public static final long NOT_BEYOND = Signal.NEVER;
+
     private static final long NONE = Long.MIN_VALUE;
 
     /** Told once for each time beyond that becomes longer than allowed, with the moment it does (us). */
@@ -163,7 +164,8 @@ public final class DwellWatch implements Signal.Listener {
         boolean runsLongest = since_us != NONE && reached_us - since_us > longest_us;
         long from = runsLongest ? since_us : longestFrom_us;
         long dwell = runsLongest ? reached_us - since_us : longest_us;
-        return Optional.of(new Exceedance(limit, micros(from - zero_us), micros(dwell), micros(firstExceeded_us - zero_us), extreme));
+        return Optional.of(new Exceedance(
+                limit, micros(from - zero_us), micros(dwell), micros(firstExceeded_us - zero_us), extreme));
     }
 
     private static Duration micros(long us) {

@@ -12,7 +12,10 @@ import java.time.Duration;
 public record Limit(double value, Direction direction, Duration allowed) {
 
     /** The side that is beyond. */
-    public enum Direction { ABOVE, BELOW }
+    public enum Direction {
+        ABOVE,
+        BELOW
+    }
 
     /** @throws IllegalArgumentException for a value that is not finite or a time out of range */
     public Limit {

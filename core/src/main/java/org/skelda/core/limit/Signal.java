@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * One measured value over time, with its gaps. Up to 1.5 s between two readings it is the straight line between them; beyond
- * that the last reading is held until 3.0 s after it; then the value is lost until the next reading.
+ * One measured value over time, with its gaps. Up to 1.5 s between two readings it is the straight line between them;
+ * beyond that the last reading is held until 3.0 s after it; then the value is lost until the next reading.
  *
- * <p>Times are microseconds on the caller's clock and never run back. Extra calls of {@link #advanceTo} change nothing that is
- * said in the end. One thread.
+ * <p>Times are microseconds on the caller's clock and never run back. Extra calls of {@link #advanceTo} change nothing
+ * that is said in the end. One thread.
  */
 public final class Signal {
     /** Longest gap that is bridged by a straight line (us). */
@@ -20,14 +20,20 @@ public final class Signal {
 
     /** Told of the signal piece by piece, in the order of time. */
     public interface Listener {
-        /** The signal is the line between these two points. It may begin elsewhere than the last one ended: then it jumped. */
+        /**
+         * The signal is the line between these two points. It may begin elsewhere than the last one ended: then it
+         * jumped.
+         */
         void line(long from_us, double from, long to_us, double to);
 
         /** From this moment on nothing is known, until the next line. */
         void lost(long at_us);
     }
 
-    /** A time without a reading that was too long to bridge. @param to_us the next reading, or {@link #NEVER} while it lasts */
+    /**
+     * A time without a reading that was too long to bridge. @param to_us the next reading, or {@link #NEVER} while it
+     * lasts
+     */
     public record Gap(long from_us, long to_us) {}
 
     private Listener listener;

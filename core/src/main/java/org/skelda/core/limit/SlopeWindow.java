@@ -1,11 +1,11 @@
 package org.skelda.core.limit;
 
 /**
- * The least-squares slope over the readings of the last seconds, both ends included. Needs three readings in its window; empty
- * cells are simply not read.
+ * The least-squares slope over the readings of the last seconds, both ends included. Needs three readings in its
+ * window; empty cells are simply not read.
  *
- * <p>Source: ordinary least squares of value on time, b = (n Stv - St Sv) / (n Stt - St St), from sums that slide along with the
- * window: it is asked at every sample, and a library's regression took a third of the whole step. One thread.
+ * <p>Source: ordinary least squares of value on time, b = (n Stv - St Sv) / (n Stt - St St), from sums that slide along
+ * with the window: it is asked at every sample, and a library's regression took a third of the whole step. One thread.
  */
 public final class SlopeWindow {
     private static final int FIRST_CAPACITY = 64;
@@ -27,7 +27,8 @@ public final class SlopeWindow {
 
     /**
      * @param length_us of the window (us)
-     * @param zero_us the moment that times are reckoned from at first, not after the readings, so that a shifted clock gives the same slope
+     * @param zero_us the moment that times are reckoned from at first, not after the readings, so that a shifted clock
+     *     gives the same slope
      */
     public SlopeWindow(long length_us, long zero_us) {
         this.length_us = length_us;

@@ -22,7 +22,8 @@ public record ClockView(
      * The time that a clock leaves.
      *
      * @param clock the clock's label
-     * @param slack off-block less the clock's end, or less its end if it were started at the view's time; negative when late
+     * @param slack off-block less the clock's end, or less its end if it were started at the view's time; negative when
+     *     late
      * @param running whether it has been started; until then the slack shrinks as time passes
      */
     public record InHand(String clock, Duration slack, boolean running) {}

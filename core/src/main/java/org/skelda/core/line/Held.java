@@ -6,4 +6,5 @@ import org.skelda.core.log.Person;
 import org.skelda.core.procedure.LineRef;
 
 /** A procedure put aside. @param line where it was left, null when not said */
-public record Held(String procedure, String reason, @Nullable LineRef line, Person by, Instant since) {}
+public record Held(
+        String procedure, String reason, @Nullable LineRef line, Person by, Instant since) {}

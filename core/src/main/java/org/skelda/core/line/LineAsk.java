@@ -29,6 +29,8 @@ public sealed interface LineAsk {
     /** Comes back to a held procedure. */
     record Resume(String procedure) implements LineAsk {}
 
-    /** Takes an answer, a reading, a confirmation or a deviation back. @param reason needed when it is another person's */
+    /**
+     * Takes an answer, a reading, a confirmation or a deviation back. @param reason needed when it is another person's
+     */
     record Undo(LineRef line, @Nullable String reason) implements LineAsk {}
 }

@@ -15,7 +15,10 @@ import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 
-/** Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; what is done starts its clocks. */
+/**
+ * Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; what is done starts
+ * its clocks.
+ */
 public final class LineDeciding {
     private final Progress progress;
     private final double latitude_deg;
@@ -39,15 +42,19 @@ public final class LineDeciding {
             case LineAsk.ConfirmLine(LineRef ref) -> on(ref, line -> confirm(ref, line));
             case LineAsk.Deviate deviation -> on(deviation.line(), line -> deviate(deviation, line));
             case LineAsk.Hold hold -> hold(hold);
-            case LineAsk.Resume(String procedure) -> progress.lines().holds().containsKey(procedure)
-                    ? grounds.accept(new LineEvent.ProcedureResumed(procedure))
-                    : Decision.refused(new Refusal.NothingThere("That procedure is not on hold."));
+            case LineAsk.Resume(String procedure) ->
+                progress.lines().holds().containsKey(procedure)
+                        ? grounds.accept(new LineEvent.ProcedureResumed(procedure))
+                        : Decision.refused(new Refusal.NothingThere("That procedure is not on hold."));
             case LineAsk.Undo undo -> on(undo.line(), _ -> undo(undo));
         };
     }
 
     private Decision<LineEvent> on(LineRef ref, Function<Line, Decision<LineEvent>> then) {
-        return progress.plan().line(ref).map(line -> grounds.conflictOn(LineEvent.subject(ref)).<Decision<LineEvent>>map(Decision::refused)
+        return progress.plan()
+                .line(ref)
+                .map(line -> grounds.conflictOn(LineEvent.subject(ref))
+                        .<Decision<LineEvent>>map(Decision::refused)
                         .orElseGet(() -> then.apply(line)))
                 .orElseGet(() -> Decision.refused(new Refusal.UnknownLine(ref.toString())));
     }
@@ -58,7 +65,12 @@ public final class LineDeciding {
         }
         Refusal standing = standing(ref, line);
         // The response to a challenge is half of it: what it starts waits for the confirmation.
-        return standing != null ? Decision.refused(standing) : accepted(ref, new LineEvent.LineAnswered(ref), line instanceof Line.Challenge ? List.of() : clocks(ref, line));
+        return standing != null
+                ? Decision.refused(standing)
+                : accepted(
+                        ref,
+                        new LineEvent.LineAnswered(ref),
+                        line instanceof Line.Challenge ? List.of() : clocks(ref, line));
     }
 
     private Decision<LineEvent> measure(LineAsk.MeasureLine ask, Line line) {
@@ -66,7 +78,8 @@ public final class LineDeciding {
             return Decision.refused(new Refusal.WrongAnswer(ask.line(), "a tick without a value"));
         }
         if (!measured.spec().unit().equals(ask.unit())) {
-            return Decision.refused(new Refusal.UnknownUnit(ask.unit(), measured.spec().unit()));
+            return Decision.refused(
+                    new Refusal.UnknownUnit(ask.unit(), measured.spec().unit()));
         }
         Refusal standing = standing(ask.line(), line);
         if (standing != null) {
@@ -74,7 +87,10 @@ public final class LineDeciding {
         }
         Judgement judgement = measured.spec().judge(ask.value());
         boolean done = judgement.verdict() != Judgement.Verdict.OUTSIDE;
-        return accepted(ask.line(), new LineEvent.LineMeasured(ask.line(), ask.value(), ask.unit(), judgement), done ? clocks(ask.line(), line) : List.of());
+        return accepted(
+                ask.line(),
+                new LineEvent.LineMeasured(ask.line(), ask.value(), ask.unit(), judgement),
+                done ? clocks(ask.line(), line) : List.of());
     }
 
     private Decision<LineEvent> confirm(LineRef ref, Line line) {
@@ -107,7 +123,11 @@ public final class LineDeciding {
             return Decision.refused(new Refusal.OverrideNeeded(ask.line(), guards));
         }
         // What was not done starts nothing.
-        return accepted(ask.line(), new LineEvent.DeviationRecorded(ask.line(), ask.reason().strip(), guards == null ? null : ask.overrides()), List.of());
+        return accepted(
+                ask.line(),
+                new LineEvent.DeviationRecorded(
+                        ask.line(), ask.reason().strip(), guards == null ? null : ask.overrides()),
+                List.of());
     }
 
     private Decision<LineEvent> hold(LineAsk.Hold ask) {
@@ -120,7 +140,8 @@ public final class LineDeciding {
         if (ask.at() != null && progress.plan().line(ask.at()).isEmpty()) {
             return Decision.refused(new Refusal.UnknownLine(ask.at().toString()));
         }
-        return grounds.accept(new LineEvent.ProcedureHeld(ask.procedure(), ask.reason().strip(), ask.at()));
+        return grounds.accept(
+                new LineEvent.ProcedureHeld(ask.procedure(), ask.reason().strip(), ask.at()));
     }
 
     private Decision<LineEvent> undo(LineAsk.Undo ask) {
@@ -128,7 +149,9 @@ public final class LineDeciding {
         if (by == null) {
             return Decision.refused(new Refusal.NothingThere("That line has no answer to take back."));
         }
-        String reason = ask.reason() == null || ask.reason().isBlank() ? null : ask.reason().strip();
+        String reason = ask.reason() == null || ask.reason().isBlank()
+                ? null
+                : ask.reason().strip();
         if (!grounds.isOwn(by) && reason == null) {
             return Decision.refused(new Refusal.ReasonMissing("taking back the answer of " + by.name()));
         }
@@ -153,7 +176,8 @@ public final class LineDeciding {
     private List<LineEvent> clocks(LineRef ref, Line line) {
         List<LineEvent> started = new ArrayList<>();
         for (String id : line.head().starts()) {
-            ClockSpec spec = Objects.requireNonNull(progress.plan().type().clocks().get(id), id);
+            ClockSpec spec =
+                    Objects.requireNonNull(progress.plan().type().clocks().get(id), id);
             started.add(new LineEvent.ClockStarted(id, ref, grounds.doneAt(), spec.durationAt(latitude_deg)));
         }
         return started;

@@ -20,7 +20,8 @@ public sealed interface LineEvent extends Fact {
     record LineConfirmed(LineRef line) implements LineEvent {}
 
     /** @param overrides the guarded line that was passed by name, null when nothing was guarded */
-    record DeviationRecorded(LineRef line, String reason, @Nullable String overrides) implements LineEvent {}
+    record DeviationRecorded(
+            LineRef line, String reason, @Nullable String overrides) implements LineEvent {}
 
     /** @param reopened further lines that were answered behind this one's gates and are open again */
     record Undone(LineRef line, @Nullable String reason, List<LineRef> reopened) implements LineEvent {
@@ -29,7 +30,8 @@ public sealed interface LineEvent extends Fact {
         }
     }
 
-    record ProcedureHeld(String procedure, String reason, @Nullable LineRef line) implements LineEvent {}
+    record ProcedureHeld(
+            String procedure, String reason, @Nullable LineRef line) implements LineEvent {}
 
     record ProcedureResumed(String procedure) implements LineEvent {}
 
@@ -55,7 +57,9 @@ public sealed interface LineEvent extends Fact {
     @Override
     default List<String> touches() {
         return this instanceof Undone undone
-                ? Stream.concat(Stream.of(undone.line()), undone.reopened().stream()).map(LineEvent::subject).toList()
+                ? Stream.concat(Stream.of(undone.line()), undone.reopened().stream())
+                        .map(LineEvent::subject)
+                        .toList()
                 : List.of(subject());
     }
 

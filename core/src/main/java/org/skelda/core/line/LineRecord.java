@@ -16,7 +16,10 @@ import org.skelda.core.procedure.Seat;
  * @param deviation why it was not done as written
  */
 public record LineRecord(
-        @Nullable Mark answered, @Nullable Reading reading, @Nullable Mark confirmed, @Nullable Deviation deviation) {
+        @Nullable Mark answered,
+        @Nullable Reading reading,
+        @Nullable Mark confirmed,
+        @Nullable Deviation deviation) {
 
     static final LineRecord UNTOUCHED = new LineRecord(null, null, null, null);
 
@@ -36,7 +39,8 @@ public record LineRecord(
     }
 
     /** @param overrides the guarded line passed by name, or null */
-    public record Deviation(Mark mark, String reason, @Nullable String overrides) {}
+    public record Deviation(
+            Mark mark, String reason, @Nullable String overrides) {}
 
     LineRecord answeredBy(Mark mark) {
         return new LineRecord(mark, reading, confirmed, deviation);
@@ -62,7 +66,8 @@ public record LineRecord(
         return switch (line) {
             case Line.Measure _ -> reading != null && reading.withinLimits();
             case Line.Challenge _ -> answered != null && confirmed != null;
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _, Line.Start _ -> answered != null;
+            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _, Line.Start _ ->
+                answered != null;
         };
     }
 

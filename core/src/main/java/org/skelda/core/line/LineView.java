@@ -16,8 +16,17 @@ public record LineView(
         LineRecord.@Nullable Mark confirmed,
         LineRecord.@Nullable Deviation deviation) {
 
-    /** A line's state. RESPONDED: a challenge with a response that waits for the other person. OUTSIDE: read, but not within limits. */
-    public enum LineState { OPEN, RESPONDED, OUTSIDE, DONE, DEVIATED }
+    /**
+     * A line's state. RESPONDED: a challenge with a response that waits for the other person. OUTSIDE: read, but not
+     * within limits.
+     */
+    public enum LineState {
+        OPEN,
+        RESPONDED,
+        OUTSIDE,
+        DONE,
+        DEVIATED
+    }
 
     boolean complete() {
         return state == LineState.DONE || state == LineState.DEVIATED;
@@ -27,11 +36,22 @@ public record LineView(
     public record ReadingView(LineRecord.Mark mark, double value, String unit, Judgement judgement) {}
 
     /** @param opensAt when it opens by time alone; null when something must be done first */
-    public record GateView(List<WaitView> waits, @Nullable Instant opensAt, @Nullable String guards) {}
+    public record GateView(
+            List<WaitView> waits,
+            @Nullable Instant opensAt,
+            @Nullable String guards) {}
 
     /** What kind of thing a closed gate waits for. */
-    public enum WaitKind { CLOCK, CLOCK_START, PROCEDURE, READING, LINE, IDLE }
+    public enum WaitKind {
+        CLOCK,
+        CLOCK_START,
+        PROCEDURE,
+        READING,
+        LINE,
+        IDLE
+    }
 
     /** @param name what is waited for, in words; @param opensAt for a running clock, when it runs out */
-    public record WaitView(WaitKind kind, String name, @Nullable Instant opensAt) {}
+    public record WaitView(
+            WaitKind kind, String name, @Nullable Instant opensAt) {}
 }

@@ -33,15 +33,36 @@ public record Lines(Map<LineRef, LineRecord> records, Map<String, Held> holds, M
         LineRecord.Mark mark = new LineRecord.Mark(entry.actor(), entry.seat(), entry.happenedAt(), entry.at());
         return switch (entry.event()) {
             case LineEvent.LineAnswered e -> with(e.line(), line(e.line()).answeredBy(mark));
-            case LineEvent.LineMeasured e -> with(e.line(), line(e.line()).read(new LineRecord.Reading(mark, e.value(), e.unit(), e.judgement())));
+            case LineEvent.LineMeasured e ->
+                with(e.line(), line(e.line()).read(new LineRecord.Reading(mark, e.value(), e.unit(), e.judgement())));
             case LineEvent.LineConfirmed e -> with(e.line(), line(e.line()).confirmedBy(mark));
-            case LineEvent.DeviationRecorded e -> with(e.line(), line(e.line()).deviated(new LineRecord.Deviation(mark, e.reason(), e.overrides())));
+            case LineEvent.DeviationRecorded e ->
+                with(e.line(), line(e.line()).deviated(new LineRecord.Deviation(mark, e.reason(), e.overrides())));
             case LineEvent.Undone e -> without(e.line(), e.reopened());
-            case LineEvent.ProcedureHeld e -> new Lines(records, changed(holds, all ->
-                    all.put(e.procedure(), new Held(e.procedure(), e.reason(), e.line(), entry.actor(), entry.happenedAt()))), clocks);
-            case LineEvent.ProcedureResumed e -> new Lines(records, changed(holds, all -> all.remove(e.procedure())), clocks);
-            case LineEvent.ClockStarted e -> new Lines(records, holds, changed(clocks, all ->
-                    all.put(e.clock(), new RunningClock(e.clock(), e.by(), e.startedAt(), e.duration()))));
+            case LineEvent.ProcedureHeld e ->
+                new Lines(
+                        records,
+                        changed(
+                                holds,
+                                all -> all.put(
+                                        e.procedure(),
+                                        new Held(
+                                                e.procedure(),
+                                                e.reason(),
+                                                e.line(),
+                                                entry.actor(),
+                                                entry.happenedAt()))),
+                        clocks);
+            case LineEvent.ProcedureResumed e ->
+                new Lines(records, changed(holds, all -> all.remove(e.procedure())), clocks);
+            case LineEvent.ClockStarted e ->
+                new Lines(
+                        records,
+                        holds,
+                        changed(
+                                clocks,
+                                all -> all.put(
+                                        e.clock(), new RunningClock(e.clock(), e.by(), e.startedAt(), e.duration()))));
             case LineEvent.ClockCancelled e -> new Lines(records, holds, changed(clocks, all -> all.remove(e.clock())));
         };
     }
@@ -51,10 +72,13 @@ public record Lines(Map<LineRef, LineRecord> records, Map<String, Held> holds, M
     }
 
     private Lines without(LineRef ref, List<LineRef> others) {
-        return new Lines(changed(records, all -> {
-            all.remove(ref);
-            others.forEach(all::remove);
-        }), holds, clocks);
+        return new Lines(
+                changed(records, all -> {
+                    all.remove(ref);
+                    others.forEach(all::remove);
+                }),
+                holds,
+                clocks);
     }
 
     private static <K, V> Map<K, V> changed(Map<K, V> map, Consumer<Map<K, V>> change) {

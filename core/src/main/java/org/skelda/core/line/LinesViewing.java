@@ -21,7 +21,9 @@ import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.Seat;
 
-/** Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand. */
+/**
+ * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.
+ */
 public final class LinesViewing {
     private final Progress progress;
     private final Instant at;
@@ -38,16 +40,37 @@ public final class LinesViewing {
     }
 
     private ProcedureView procedure(Procedure procedure) {
-        List<LineView> lines = procedure.lines().stream().map(line -> line(procedure.ref(line), line)).toList();
+        List<LineView> lines = procedure.lines().stream()
+                .map(line -> line(procedure.ref(line), line))
+                .toList();
         int done = (int) lines.stream().filter(LineView::complete).count();
-        LineRef next = lines.stream().filter(line -> !line.complete()).filter(line -> procedure.inOrder() || !closed(line)).findFirst()
-                .filter(line -> !closed(line)).map(LineView::ref).orElse(null);
-        Instant opensAt = lines.stream().filter(line -> !line.complete()).map(LineView::gate).filter(Objects::nonNull).findFirst()
-                .map(GateView::opensAt).orElse(null);
+        LineRef next = lines.stream()
+                .filter(line -> !line.complete())
+                .filter(line -> procedure.inOrder() || !closed(line))
+                .findFirst()
+                .filter(line -> !closed(line))
+                .map(LineView::ref)
+                .orElse(null);
+        Instant opensAt = lines.stream()
+                .filter(line -> !line.complete())
+                .map(LineView::gate)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .map(GateView::opensAt)
+                .orElse(null);
         Held held = progress.lines().holds().get(procedure.id());
-        ProcedureState state = progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
-        return new ProcedureView(procedure.id(), state, done, lines.size(), next, opensAt, held,
-                held == null ? null : Duration.between(held.since(), at), lines);
+        ProcedureState state =
+                progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
+        return new ProcedureView(
+                procedure.id(),
+                state,
+                done,
+                lines.size(),
+                next,
+                opensAt,
+                held,
+                held == null ? null : Duration.between(held.since(), at),
+                lines);
     }
 
     private static ProcedureState state(int done, int total, @Nullable LineRef next, @Nullable Held held) {
@@ -74,9 +97,16 @@ public final class LinesViewing {
         boolean complete = state == LineState.DONE || state == LineState.DEVIATED;
         GateState gate = complete ? null : progress.gate(ref, at);
         LineRecord.Reading reading = record.reading();
-        return new LineView(ref, state, gate == null || gate.open() ? null : gate(gate), record.answered(),
-                reading == null ? null : new ReadingView(reading.mark(), reading.value(), reading.unit(), reading.judgement()),
-                record.confirmed(), record.deviation());
+        return new LineView(
+                ref,
+                state,
+                gate == null || gate.open() ? null : gate(gate),
+                record.answered(),
+                reading == null
+                        ? null
+                        : new ReadingView(reading.mark(), reading.value(), reading.unit(), reading.judgement()),
+                record.confirmed(),
+                record.deviation());
     }
 
     private static LineState state(Line line, LineRecord record) {
@@ -93,17 +123,21 @@ public final class LinesViewing {
     }
 
     private GateView gate(GateState gate) {
-        return new GateView(gate.waits().stream().map(this::wait).toList(), gate.opensAt().orElse(null), gate.guards());
+        return new GateView(
+                gate.waits().stream().map(this::wait).toList(), gate.opensAt().orElse(null), gate.guards());
     }
 
     private WaitView wait(GateState.Wait wait) {
         return switch (wait) {
-            case GateState.Wait.ForClock(String clock, Instant opensAt) -> new WaitView(WaitKind.CLOCK, spec(clock).label(), opensAt);
-            case GateState.Wait.ForClockStart(String clock) -> new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null);
+            case GateState.Wait.ForClock(String clock, Instant opensAt) ->
+                new WaitView(WaitKind.CLOCK, spec(clock).label(), opensAt);
+            case GateState.Wait.ForClockStart(String clock) ->
+                new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null);
             case GateState.Wait.ForProcedure(String id) -> new WaitView(WaitKind.PROCEDURE, title(id), null);
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null);
-            case GateState.Wait.ForIdle(int engine) -> new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null);
+            case GateState.Wait.ForIdle(int engine) ->
+                new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null);
         };
     }
 
@@ -126,17 +160,32 @@ public final class LinesViewing {
         return progress.lines().clocks().values().stream()
                 .map(clock -> {
                     ClockSpec spec = spec(clock.clock());
-                    return new ClockView(spec.id(), spec.label(), spec.releases(), spec.note(), spec.source(), clock.by(),
-                            clock.startedAt(), clock.duration(), clock.opensAt(), clock.elapsedAt(at));
+                    return new ClockView(
+                            spec.id(),
+                            spec.label(),
+                            spec.releases(),
+                            spec.note(),
+                            spec.source(),
+                            clock.by(),
+                            clock.startedAt(),
+                            clock.duration(),
+                            clock.opensAt(),
+                            clock.elapsedAt(at));
                 })
-                .sorted(Comparator.comparing(ClockView::elapsed).thenComparing(ClockView::opensAt).thenComparing(ClockView::id))
+                .sorted(Comparator.comparing(ClockView::elapsed)
+                        .thenComparing(ClockView::opensAt)
+                        .thenComparing(ClockView::id))
                 .toList();
     }
 
-    /** The first line in working order that this seat could answer now; lines of the other seat's procedures are passed over. */
+    /**
+     * The first line in working order that this seat could answer now; lines of the other seat's procedures are passed
+     * over.
+     */
     public @Nullable LineRef next(List<ProcedureView> views, Seat seat) {
         for (ProcedureView view : views) {
-            Seat whose = progress.plan().procedure(view.id()).map(Procedure::seat).orElse(null);
+            Seat whose =
+                    progress.plan().procedure(view.id()).map(Procedure::seat).orElse(null);
             boolean mine = whose == null || whose == seat;
             if (mine && view.state() != ProcedureState.NOT_NEEDED && view.held() == null && view.next() != null) {
                 return view.next();
@@ -145,7 +194,9 @@ public final class LinesViewing {
         return null;
     }
 
-    /** The clock that leaves the least time before off-block; empty when none is left. @param latitude_deg of the stand */
+    /**
+     * The clock that leaves the least time before off-block; empty when none is left. @param latitude_deg of the stand
+     */
     public Optional<ClockView.InHand> inHand(Instant offBlock, double latitude_deg) {
         return progress.plan().type().clocks().values().stream()
                 .flatMap(spec -> inHand(spec, offBlock, latitude_deg).stream())
@@ -155,15 +206,21 @@ public final class LinesViewing {
     private Optional<ClockView.InHand> inHand(ClockSpec spec, Instant offBlock, double latitude_deg) {
         RunningClock running = progress.lines().clocks().get(spec.id());
         if (running != null) {
-            return running.elapsedAt(at) ? Optional.empty()
-                    : Optional.of(new ClockView.InHand(spec.label(), Duration.between(running.opensAt(), offBlock), true));
+            return running.elapsedAt(at)
+                    ? Optional.empty()
+                    : Optional.of(
+                            new ClockView.InHand(spec.label(), Duration.between(running.opensAt(), offBlock), true));
         }
-        boolean wanted = progress.plan().starting(spec.id()).stream().anyMatch(line -> progress.lines().line(line).deviation() == null);
+        boolean wanted = progress.plan().starting(spec.id()).stream()
+                .anyMatch(line -> progress.lines().line(line).deviation() == null);
         try {
             Instant end = at.plus(spec.durationAt(latitude_deg));
-            return wanted ? Optional.of(new ClockView.InHand(spec.label(), Duration.between(end, offBlock), false)) : Optional.empty();
+            return wanted
+                    ? Optional.of(new ClockView.InHand(spec.label(), Duration.between(end, offBlock), false))
+                    : Optional.empty();
         } catch (OutOfRange _) {
-            return Optional.empty(); // The units do not align at this latitude: the line that starts them says so when answered.
+            return Optional.empty(); // The units do not align at this latitude: the line that starts them says so when
+            // answered.
         }
     }
 }

@@ -26,5 +26,12 @@ public record ProcedureView(
         List<LineView> lines) {
 
     /** A procedure's state on the thread. NOT_NEEDED: an abnormal list that nobody has begun. */
-    public enum ProcedureState { OPEN, NOW, WAITING, HELD, DONE, NOT_NEEDED }
+    public enum ProcedureState {
+        OPEN,
+        NOW,
+        WAITING,
+        HELD,
+        DONE,
+        NOT_NEEDED
+    }
 }

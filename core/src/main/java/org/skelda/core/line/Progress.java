@@ -26,23 +26,32 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
     }
 
     public boolean complete(Procedure procedure) {
-        return procedure.lines().stream().allMatch(line -> lines.line(procedure.ref(line)).completes(line));
+        return procedure.lines().stream()
+                .allMatch(line -> lines.line(procedure.ref(line)).completes(line));
     }
 
     /** Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it. */
     public boolean isNeeded(Procedure procedure) {
-        return !procedure.abnormal() || procedure.lines().stream().anyMatch(line -> lines.records().containsKey(procedure.ref(line)));
+        return !procedure.abnormal()
+                || procedure.lines().stream().anyMatch(line -> lines.records().containsKey(procedure.ref(line)));
     }
 
     public List<LineRef> open() {
-        return plan.procedures().stream().filter(this::isNeeded)
-                .flatMap(procedure -> procedure.lines().stream().filter(line -> !lines.line(procedure.ref(line)).completes(line)).map(procedure::ref)).toList();
+        return plan.procedures().stream()
+                .filter(this::isNeeded)
+                .flatMap(procedure -> procedure.lines().stream()
+                        .filter(line -> !lines.line(procedure.ref(line)).completes(line))
+                        .map(procedure::ref))
+                .toList();
     }
 
     /** Whether a line with which the aircraft leaves its stand is complete. */
     public boolean hasLeft() {
-        return lines.records().entrySet().stream().anyMatch(record -> plan.line(record.getKey())
-                .filter(line -> line.head().marksOffBlock() && record.getValue().completes(line)).isPresent());
+        return lines.records().entrySet().stream()
+                .anyMatch(record -> plan.line(record.getKey())
+                        .filter(line ->
+                                line.head().marksOffBlock() && record.getValue().completes(line))
+                        .isPresent());
     }
 
     /** What a line waits for. @param ref a line of the plan; @param at the time asked about */
@@ -76,10 +85,11 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
                     waits.add(new GateState.Wait.ForClock(clock, running.opensAt()));
                 }
             }
-            case Condition.ProceduresDone(List<String> procedures) -> procedures.stream()
-                    .flatMap(id -> plan.procedure(id).stream())
-                    .filter(procedure -> !complete(procedure))
-                    .forEach(procedure -> waits.add(new GateState.Wait.ForProcedure(procedure.id())));
+            case Condition.ProceduresDone(List<String> procedures) ->
+                procedures.stream()
+                        .flatMap(id -> plan.procedure(id).stream())
+                        .filter(procedure -> !complete(procedure))
+                        .forEach(procedure -> waits.add(new GateState.Wait.ForProcedure(procedure.id())));
             case Condition.WithinLimits(LineRef measured) -> {
                 LineRecord.Reading reading = lines.line(measured).reading();
                 if (reading == null || !reading.withinLimits()) {

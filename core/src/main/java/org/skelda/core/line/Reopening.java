@@ -12,8 +12,8 @@ import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 
 /**
- * What taking one line back undoes: the clocks it started, and every answered line whose gate it had opened, directly or
- * through others. A line that was passed by a deviation stands on its own reason and stays.
+ * What taking one line back undoes: the clocks it started, and every answered line whose gate it had opened, directly
+ * or through others. A line that was passed by a deviation stands on its own reason and stays.
  */
 final class Reopening {
     private final Progress progress;
@@ -53,7 +53,8 @@ final class Reopening {
     }
 
     private void cancelClocksOf(LineRef ref) {
-        progress.lines().clocks().values().stream().filter(clock -> clock.by().equals(ref))
+        progress.lines().clocks().values().stream()
+                .filter(clock -> clock.by().equals(ref))
                 .forEach(clock -> cancelled.put(clock.clock(), ref));
     }
 
@@ -62,15 +63,17 @@ final class Reopening {
         if (record == LineRecord.UNTOUCHED || record.deviation() != null) {
             return false;
         }
-        boolean behindGate = progress.plan().gateBefore(other).filter(ref::equals).isPresent();
-        return behindGate || line.head().gate().stream().anyMatch(condition -> switch (condition) {
-            case Condition.ClockElapsed(String clock) -> {
-                RunningClock running = progress.lines().clocks().get(clock);
-                yield running != null && running.by().equals(ref);
-            }
-            case Condition.ProceduresDone(List<String> procedures) -> procedures.contains(ref.procedure());
-            case Condition.WithinLimits(LineRef measured) -> measured.equals(ref);
-            case Condition.LineDone(LineRef done) -> done.equals(ref);
-        });
+        boolean behindGate =
+                progress.plan().gateBefore(other).filter(ref::equals).isPresent();
+        return behindGate
+                || line.head().gate().stream().anyMatch(condition -> switch (condition) {
+                    case Condition.ClockElapsed(String clock) -> {
+                        RunningClock running = progress.lines().clocks().get(clock);
+                        yield running != null && running.by().equals(ref);
+                    }
+                    case Condition.ProceduresDone(List<String> procedures) -> procedures.contains(ref.procedure());
+                    case Condition.WithinLimits(LineRef measured) -> measured.equals(ref);
+                    case Condition.LineDone(LineRef done) -> done.equals(ref);
+                });
     }
 }

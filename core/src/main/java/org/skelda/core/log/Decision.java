@@ -30,7 +30,8 @@ public sealed interface Decision<E> {
     /** The same decision, its events as another room knows them. */
     default <F> Decision<F> map(Function<? super E, ? extends F> as) {
         return switch (this) {
-            case Accepted<E>(List<E> events) -> new Accepted<>(events.stream().<F>map(as).toList());
+            case Accepted<E>(List<E> events) ->
+                new Accepted<>(events.stream().<F>map(as).toList());
             case Repeated<E> _ -> new Repeated<>();
             case Refused<E>(Refusal refusal) -> new Refused<>(refusal);
         };

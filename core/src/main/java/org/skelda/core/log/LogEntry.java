@@ -19,7 +19,14 @@ import org.skelda.core.procedure.Seat;
  * @param event what happened
  */
 public record LogEntry<E extends Fact>(
-        UUID id, long seq, Instant at, @Nullable Instant doneAt, Person actor, @Nullable Seat seat, UUID commandId, E event) {
+        UUID id,
+        long seq,
+        Instant at,
+        @Nullable Instant doneAt,
+        Person actor,
+        @Nullable Seat seat,
+        UUID commandId,
+        E event) {
 
     /** The time the thing was done: {@code doneAt} of a late entry, else {@code at}. */
     public Instant happenedAt() {

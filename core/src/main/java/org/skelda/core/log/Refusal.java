@@ -55,8 +55,11 @@ public sealed interface Refusal {
     /** A reason is needed. @param forWhat in words */
     record ReasonMissing(String forWhat) implements Refusal {}
 
-    /** A value no instrument shows, a latitude out of range, a time that cannot be. Bounds inclusive, in {@code unit}. */
-    record ImpossibleValue(String quantity, double value, double min, double max, String unit, String todo) implements Refusal {}
+    /**
+     * A value no instrument shows, a latitude out of range, a time that cannot be. Bounds inclusive, in {@code unit}.
+     */
+    record ImpossibleValue(String quantity, double value, double min, double max, String unit, String todo)
+            implements Refusal {}
 
     /** A unit other than the line's. */
     record UnknownUnit(String given, String expected) implements Refusal {}

@@ -10,7 +10,12 @@ import org.jspecify.annotations.Nullable;
  * @param margin distance to that limit, in the measure's unit, negative when outside; null when there is no limit
  * @param source where the limit comes from
  */
-public record Judgement(Verdict verdict, @Nullable Double limit, @Nullable Double margin, String source) {
+public record Judgement(
+        Verdict verdict, @Nullable Double limit, @Nullable Double margin, String source) {
     /** The three things a reading can be. */
-    public enum Verdict { WITHIN, CAUTION, OUTSIDE }
+    public enum Verdict {
+        WITHIN,
+        CAUTION,
+        OUTSIDE
+    }
 }

@@ -63,14 +63,22 @@ public record MeasureSpec(
      */
     public Judgement judge(double value) {
         if (!(value >= possibleMin && value <= possibleMax)) {
-            throw new OutOfRange(quantity, value, possibleMin, possibleMax, unit, "Read the instrument again and type what it shows.");
+            throw new OutOfRange(
+                    quantity,
+                    value,
+                    possibleMin,
+                    possibleMax,
+                    unit,
+                    "Read the instrument again and type what it shows.");
         }
         double toMin = min == null ? Double.POSITIVE_INFINITY : value - min;
         double toMax = max == null ? Double.POSITIVE_INFINITY : max - value;
         double margin = rounded(Math.min(toMin, toMax));
         Double limit = min == null && max == null ? null : toMin <= toMax ? min : max;
-        boolean caution = (cautionBelow != null && value < cautionBelow) || (cautionAbove != null && value > cautionAbove);
-        Judgement.Verdict verdict = margin < 0 ? Judgement.Verdict.OUTSIDE : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
+        boolean caution =
+                (cautionBelow != null && value < cautionBelow) || (cautionAbove != null && value > cautionAbove);
+        Judgement.Verdict verdict =
+                margin < 0 ? Judgement.Verdict.OUTSIDE : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
         return new Judgement(verdict, limit, limit == null ? null : margin, source);
     }
 

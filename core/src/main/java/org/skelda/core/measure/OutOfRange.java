@@ -3,8 +3,8 @@ package org.skelda.core.measure;
 import java.util.Locale;
 
 /**
- * A number that cannot be right: outside what is possible or what the rule covers. Holds the offending value,
- * the bounds (both inclusive), the unit, and what to do.
+ * A number that cannot be right: outside what is possible or what the rule covers. Holds the offending value, the
+ * bounds (both inclusive), the unit, and what to do.
  */
 public final class OutOfRange extends RuntimeException {
     private final String quantity;
@@ -23,7 +23,15 @@ public final class OutOfRange extends RuntimeException {
      * @param todo one sentence: what the crew can do
      */
     public OutOfRange(String quantity, double value, double min, double max, String unit, String todo) {
-        super(String.format(Locale.ROOT, "%s of %s %s is outside %s to %s %s", quantity, plain(value), unit, plain(min), plain(max), unit));
+        super(String.format(
+                Locale.ROOT,
+                "%s of %s %s is outside %s to %s %s",
+                quantity,
+                plain(value),
+                unit,
+                plain(min),
+                plain(max),
+                unit));
         this.quantity = quantity;
         this.value = value;
         this.min = min;
@@ -32,17 +40,29 @@ public final class OutOfRange extends RuntimeException {
         this.todo = todo;
     }
 
-    public String quantity() { return quantity; }
+    public String quantity() {
+        return quantity;
+    }
 
-    public double value() { return value; }
+    public double value() {
+        return value;
+    }
 
-    public double min() { return min; }
+    public double min() {
+        return min;
+    }
 
-    public double max() { return max; }
+    public double max() {
+        return max;
+    }
 
-    public String unit() { return unit; }
+    public String unit() {
+        return unit;
+    }
 
-    public String todo() { return todo; }
+    public String todo() {
+        return todo;
+    }
 
     private static String plain(double number) {
         return number == Math.rint(number) && Math.abs(number) < 1e9

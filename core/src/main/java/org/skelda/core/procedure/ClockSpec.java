@@ -15,7 +15,8 @@ import org.skelda.core.measure.OutOfRange;
  * @param time how long it runs
  * @param source where the duration comes from
  */
-public record ClockSpec(String id, String label, String releases, @Nullable String note, Time time, String source) {
+public record ClockSpec(
+        String id, String label, String releases, @Nullable String note, Time time, String source) {
 
     /** How long a clock runs. */
     public sealed interface Time {

@@ -10,7 +10,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
-/** The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it. */
+/**
+ * The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it.
+ */
 public final class Plan {
     private final TypeSheet type;
     private final List<Procedure> procedures;
@@ -38,7 +40,10 @@ public final class Plan {
             if (gate != null) {
                 gatesBefore.put(ref, gate);
             }
-            line.head().starts().forEach(clock -> starting.computeIfAbsent(clock, _ -> new ArrayList<>()).add(ref));
+            line.head()
+                    .starts()
+                    .forEach(clock -> starting.computeIfAbsent(clock, _ -> new ArrayList<>())
+                            .add(ref));
             if (line instanceof Line.Gate) {
                 gate = ref;
             }
@@ -62,11 +67,17 @@ public final class Plan {
         return plan;
     }
 
-    public TypeSheet type() { return type; }
+    public TypeSheet type() {
+        return type;
+    }
 
-    public List<Procedure> procedures() { return procedures; }
+    public List<Procedure> procedures() {
+        return procedures;
+    }
 
-    public Map<LineRef, Line> lines() { return lines; }
+    public Map<LineRef, Line> lines() {
+        return lines;
+    }
 
     /** How the crew calls an engine: by its number where the plan starts more than one. */
     public String engine(int number) {

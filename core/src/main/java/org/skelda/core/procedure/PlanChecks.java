@@ -50,12 +50,15 @@ final class PlanChecks {
             if (zone != null && (map == null || map.zones().stream().noneMatch(z -> z.id().equals(zone)))) {
                 findings.add(ref + ": there is no zone '" + zone + "' on its panel map");
             }
-            line.head().starts().stream().filter(clock -> !plan.type().clocks().containsKey(clock))
+            line.head().starts().stream()
+                    .filter(clock -> !plan.type().clocks().containsKey(clock))
                     .forEach(clock -> findings.add(ref + ": there is no clock '" + clock + "'"));
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
             if (line instanceof Line.Start start) {
-                start.today().lines().stream().filter(read -> !(plan.lines().get(read) instanceof Line.Measure))
-                        .forEach(read -> findings.add(ref + ": it expects its start by a measure '" + read + "', which does not exist"));
+                start.today().lines().stream()
+                        .filter(read -> !(plan.lines().get(read) instanceof Line.Measure))
+                        .forEach(read -> findings.add(
+                                ref + ": it expects its start by a measure '" + read + "', which does not exist"));
             }
         }
     }
@@ -63,13 +66,16 @@ final class PlanChecks {
     private void conditionLeadsSomewhere(LineRef ref, Condition condition) {
         switch (condition) {
             case Condition.ClockElapsed(String clock) -> {
-                if (plan.lines().values().stream().noneMatch(line -> line.head().starts().contains(clock))) {
+                if (plan.lines().values().stream()
+                        .noneMatch(line -> line.head().starts().contains(clock))) {
                     findings.add(ref + ": its gate waits for clock '" + clock + "', which no line starts");
                 }
             }
-            case Condition.ProceduresDone(List<String> procedures) -> procedures.stream()
-                    .filter(id -> plan.procedure(id).isEmpty())
-                    .forEach(id -> findings.add(ref + ": its gate waits for procedure '" + id + "', which does not exist"));
+            case Condition.ProceduresDone(List<String> procedures) ->
+                procedures.stream()
+                        .filter(id -> plan.procedure(id).isEmpty())
+                        .forEach(id -> findings.add(
+                                ref + ": its gate waits for procedure '" + id + "', which does not exist"));
             case Condition.WithinLimits(LineRef line) -> {
                 if (!(plan.lines().get(line) instanceof Line.Measure)) {
                     findings.add(ref + ": its gate waits for a measure '" + line + "', which does not exist");
@@ -98,7 +104,8 @@ final class PlanChecks {
                 }
             }
         }
-        plan.lines().keySet().stream().filter(ref -> !done.contains(ref))
+        plan.lines().keySet().stream()
+                .filter(ref -> !done.contains(ref))
                 .forEach(ref -> findings.add(ref + ": its gate waits for itself and can never open"));
     }
 
@@ -106,9 +113,10 @@ final class PlanChecks {
         return plan.gateBefore(ref).map(done::contains).orElse(true)
                 && line.head().gate().stream().allMatch(condition -> switch (condition) {
                     case Condition.ClockElapsed(String clock) -> clocks.contains(clock);
-                    case Condition.ProceduresDone(List<String> procedures) -> procedures.stream()
-                            .flatMap(id -> plan.procedure(id).stream())
-                            .allMatch(p -> p.lines().stream().allMatch(l -> done.contains(p.ref(l))));
+                    case Condition.ProceduresDone(List<String> procedures) ->
+                        procedures.stream()
+                                .flatMap(id -> plan.procedure(id).stream())
+                                .allMatch(p -> p.lines().stream().allMatch(l -> done.contains(p.ref(l))));
                     case Condition.WithinLimits(LineRef measured) -> done.contains(measured);
                     case Condition.LineDone(LineRef other) -> done.contains(other);
                 });

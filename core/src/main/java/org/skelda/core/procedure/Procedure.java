@@ -15,14 +15,27 @@ import org.jspecify.annotations.Nullable;
  * @param inOrder whether a line that waits holds up those behind it; otherwise they are offered meanwhile
  * @param map id of its panel map; null when it has none
  * @param lines in working order, at least one
- * @param abnormal whether it is worked only when something has gone wrong: until one of its lines is answered, none of them is open
+ * @param abnormal whether it is worked only when something has gone wrong: until one of its lines is answered, none of
+ *     them is open
  */
 public record Procedure(
-        String id, String title, Style style, @Nullable Seat seat, int strand, String how, boolean inOrder, @Nullable String map, List<Line> lines,
+        String id,
+        String title,
+        Style style,
+        @Nullable Seat seat,
+        int strand,
+        String how,
+        boolean inOrder,
+        @Nullable String map,
+        List<Line> lines,
         boolean abnormal) {
 
     /** How a procedure is worked. */
-    public enum Style { FLOW, CHECKLIST, READ_AND_DO }
+    public enum Style {
+        FLOW,
+        CHECKLIST,
+        READ_AND_DO
+    }
 
     public Procedure {
         lines = List.copyOf(lines);

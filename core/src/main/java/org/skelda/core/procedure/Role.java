@@ -2,7 +2,8 @@ package org.skelda.core.procedure;
 
 /** Who flies and who monitors; separate from the seat. */
 public enum Role {
-    FLYING, MONITORING;
+    FLYING,
+    MONITORING;
 
     public Role other() {
         return this == FLYING ? MONITORING : FLYING;

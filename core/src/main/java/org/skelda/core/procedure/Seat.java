@@ -2,7 +2,8 @@ package org.skelda.core.procedure;
 
 /** The two pilot seats. */
 public enum Seat {
-    LEFT, RIGHT;
+    LEFT,
+    RIGHT;
 
     public Seat other() {
         return this == LEFT ? RIGHT : LEFT;

@@ -43,7 +43,10 @@ public record Opening(
         List<String> modifications) {
 
     /** Line and rehearsal are never mixed: what is rehearsed is no history of an engine. */
-    public enum Kind { LINE, REHEARSAL }
+    public enum Kind {
+        LINE,
+        REHEARSAL
+    }
 
     public boolean isRehearsal() {
         return kind == Kind.REHEARSAL;

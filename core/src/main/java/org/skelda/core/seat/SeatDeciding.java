@@ -21,8 +21,10 @@ public final class SeatDeciding {
         SeatDeciding deciding = new SeatDeciding(seats, grounds);
         return switch (ask) {
             case SeatAsk.TakeSeat take -> deciding.take(take);
-            case SeatAsk.ReleaseSeat(Seat seat) -> deciding.notOwn(seat).<Decision<SeatEvent>>map(Decision::refused)
-                    .orElseGet(() -> grounds.accept(new SeatEvent.SeatReleased(seat)));
+            case SeatAsk.ReleaseSeat(Seat seat) ->
+                deciding.notOwn(seat)
+                        .<Decision<SeatEvent>>map(Decision::refused)
+                        .orElseGet(() -> grounds.accept(new SeatEvent.SeatReleased(seat)));
             case SeatAsk.HandOverSeat(Seat seat, Person to) -> deciding.handOver(seat, to);
             case SeatAsk.SwapRoles() -> grounds.seated(() -> grounds.accept(new SeatEvent.RolesSwapped()));
         };
@@ -44,12 +46,18 @@ public final class SeatDeciding {
         if (ask.reason() == null || ask.reason().isBlank()) {
             return Decision.refused(new Refusal.SeatHeld(ask.seat(), holder.person()));
         }
-        return grounds.accept(new SeatEvent.SeatTaken(ask.seat(), ask.role(), grounds.actor(), holder.person(), ask.reason().strip()));
+        return grounds.accept(new SeatEvent.SeatTaken(
+                ask.seat(),
+                ask.role(),
+                grounds.actor(),
+                holder.person(),
+                ask.reason().strip()));
     }
 
     private Optional<Refusal> notOwn(Seat seat) {
         Seated holder = seats.held().get(seat);
-        return holder != null && grounds.isOwn(holder.person()) ? Optional.empty()
+        return holder != null && grounds.isOwn(holder.person())
+                ? Optional.empty()
                 : Optional.of(new Refusal.NotYourSeat(seat, holder == null ? null : holder.person()));
     }
 

@@ -11,7 +11,12 @@ import org.skelda.core.procedure.Seat;
 public sealed interface SeatEvent extends Fact {
 
     /** @param tookOverFrom the former holder, null when the seat was free; @param reason why it was taken over */
-    record SeatTaken(Seat seat, Role role, Person person, @Nullable Person tookOverFrom, @Nullable String reason) implements SeatEvent {}
+    record SeatTaken(
+            Seat seat,
+            Role role,
+            Person person,
+            @Nullable Person tookOverFrom,
+            @Nullable String reason) implements SeatEvent {}
 
     record SeatReleased(Seat seat) implements SeatEvent {}
 

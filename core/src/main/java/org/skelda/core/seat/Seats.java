@@ -17,7 +17,10 @@ public record Seats(Map<Seat, Seated> held, Set<String> crew) {
     public static final Seats EMPTY = new Seats(Map.of(), Set.of());
 
     public Optional<Seat> of(Person person) {
-        return held.entrySet().stream().filter(e -> e.getValue().person().id().equals(person.id())).map(Map.Entry::getKey).findFirst();
+        return held.entrySet().stream()
+                .filter(e -> e.getValue().person().id().equals(person.id()))
+                .map(Map.Entry::getKey)
+                .findFirst();
     }
 
     /** Folds one entry in. */
@@ -35,7 +38,8 @@ public record Seats(Map<Seat, Seated> held, Set<String> crew) {
             }
             case SeatEvent.RolesSwapped _ -> {
                 Map<Seat, Seated> swapped = copy();
-                swapped.replaceAll((_, seated) -> new Seated(seated.person(), seated.role().other()));
+                swapped.replaceAll(
+                        (_, seated) -> new Seated(seated.person(), seated.role().other()));
                 yield new Seats(Collections.unmodifiableMap(swapped), crew);
             }
         };

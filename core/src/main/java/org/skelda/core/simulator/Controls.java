@@ -9,7 +9,9 @@ import org.skelda.core.log.Grounds;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.log.Refusal;
 
-/** The simulated aircraft's controls. @param positions the last position of every control that was moved, by its name */
+/**
+ * The simulated aircraft's controls. @param positions the last position of every control that was moved, by its name
+ */
 public record Controls(Map<String, String> positions) {
     /** Before anything was moved. */
     public static final Controls UNTOUCHED = new Controls(Map.of());
@@ -21,9 +23,11 @@ public record Controls(Map<String, String> positions) {
     /** The controls are the simulator's; with a real aircraft's feed there are none. */
     public static Decision<SimulatorEvent> decide(SimulatorAsk ask, @Nullable Feed feed, Grounds grounds) {
         return switch (ask) {
-            case SimulatorAsk.TapControl(String control, String position) -> grounds.seated(() -> feed == null || !feed.simulated()
-                    ? Decision.refused(new Refusal.NothingThere("No simulated aircraft is attached; its controls are not here."))
-                    : grounds.accept(new SimulatorEvent.ControlTapped(control, position)));
+            case SimulatorAsk.TapControl(String control, String position) ->
+                grounds.seated(() -> feed == null || !feed.simulated()
+                        ? Decision.refused(new Refusal.NothingThere(
+                                "No simulated aircraft is attached; its controls are not here."))
+                        : grounds.accept(new SimulatorEvent.ControlTapped(control, position)));
         };
     }
 

@@ -1,4 +1,7 @@
-/** The controls of the simulated aircraft, where a departure is watched by it. How the aircraft answers them is not the core's. */
+/**
+ * The controls of the simulated aircraft, where a departure is watched by it. How the aircraft answers them is not the
+ * core's.
+ */
 @NullMarked
 package org.skelda.core.simulator;
 

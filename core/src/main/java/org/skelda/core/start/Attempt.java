@@ -9,7 +9,9 @@ import org.skelda.core.limit.DwellWatch;
 import org.skelda.core.limit.Limit;
 import org.skelda.core.limit.Signal;
 
-/** One attempt to start, while it runs. Confined to its monitor; what leaves it is immutable. Times are microseconds. */
+/**
+ * One attempt to start, while it runs. Confined to its monitor; what leaves it is immutable. Times are microseconds.
+ */
 final class Attempt {
     private static final long ENDS_AFTER_IDLE_us = 10_000_000;
     static final double STOPPED_pct = 5;
@@ -44,7 +46,14 @@ final class Attempt {
     private boolean ended;
 
     /** @param later whether the engine had an attempt before */
-    Attempt(StartProfile profile, Readings readings, Switches switches, Clearing clearing, boolean later, long startedAt_us, TemperatureForecast forecast) {
+    Attempt(
+            StartProfile profile,
+            Readings readings,
+            Switches switches,
+            Clearing clearing,
+            boolean later,
+            long startedAt_us,
+            TemperatureForecast forecast) {
         this.profile = profile;
         this.readings = readings;
         this.switches = switches;
@@ -127,13 +136,18 @@ final class Attempt {
         if (blindFrom_us != Signal.NEVER || isReached(Milestone.IDLE) || !(switches.starter() || switches.fuel())) {
             return;
         }
-        long lost = Math.min(readings.of(Parameter.SPOOL).lostFrom_us(), readings.of(Parameter.TEMPERATURE).lostFrom_us());
+        long lost = Math.min(
+                readings.of(Parameter.SPOOL).lostFrom_us(),
+                readings.of(Parameter.TEMPERATURE).lostFrom_us());
         if (lost < at_us) {
             blindFrom_us = Math.max(lost, startedAt_us);
         }
     }
 
-    /** A sample whose switches and readings are taken in already. What its readings complete is judged by the switches of its own moment. */
+    /**
+     * A sample whose switches and readings are taken in already. What its readings complete is judged by the switches
+     * of its own moment.
+     */
     void absorb(Sample sample) {
         now_us = sample.at_us();
         noteFuel();
@@ -160,8 +174,8 @@ final class Attempt {
     }
 
     /**
-     * Fuel that was on before the starter comes on with it under the minimum speed; at or above it the engine runs, and no fuel comes
-     * on in this attempt. A cut at the first sample is the attempt's before.
+     * Fuel that was on before the starter comes on with it under the minimum speed; at or above it the engine runs, and
+     * no fuel comes on in this attempt. A cut at the first sample is the attempt's before.
      */
     private void noteFuel() {
         boolean first = now_us == startedAt_us;
@@ -172,8 +186,10 @@ final class Attempt {
         boolean onBefore = first && switches.fuel() && !switches.fuelTurnedOn();
         double spool = value(Parameter.SPOOL);
         running |= onBefore && spool >= profile.fuel().minimum_pct();
-        fuelComesOn = !running && !isReached(Milestone.FUEL_ON)
-                && (switches.fuelTurnedOn() || onBefore && spool < profile.fuel().minimum_pct());
+        fuelComesOn = !running
+                && !isReached(Milestone.FUEL_ON)
+                && (switches.fuelTurnedOn()
+                        || onBefore && spool < profile.fuel().minimum_pct());
         fuelCut |= !first && switches.fuelTurnedOff();
     }
 
@@ -184,28 +200,43 @@ final class Attempt {
         readings.hush();
     }
 
-    /** The starter engages anew with this sample, whose readings were heard: the next attempt begins, and this one is over, its starter off. */
+    /**
+     * The starter engages anew with this sample, whose readings were heard: the next attempt begins, and this one is
+     * over, its starter off.
+     */
     void giveWay(Sample sample) {
         end(sample.at_us());
         starterAtEnd = false;
     }
 
     /** Whether the fuel comes on at this sample, for the first time in the attempt. */
-    boolean fuelComesOn() { return fuelComesOn; }
+    boolean fuelComesOn() {
+        return fuelComesOn;
+    }
 
     /** Whether the engine ran when the starter engaged. */
-    boolean engineRan() { return running; }
+    boolean engineRan() {
+        return running;
+    }
 
     /** Whether the fuel has gone off in the attempt. */
-    boolean wasFuelCut() { return fuelCut; }
+    boolean wasFuelCut() {
+        return fuelCut;
+    }
 
     /** Whether the engine had an attempt before. */
-    boolean isLater() { return later; }
+    boolean isLater() {
+        return later;
+    }
 
-    Clearing clearing() { return clearing; }
+    Clearing clearing() {
+        return clearing;
+    }
 
     /** Whether the starter is on, or was when the attempt ended. */
-    boolean starter() { return ended ? starterAtEnd : switches.starter(); }
+    boolean starter() {
+        return ended ? starterAtEnd : switches.starter();
+    }
 
     void reach(Milestone milestone) {
         if (isReached(milestone)) {
@@ -241,13 +272,21 @@ final class Attempt {
     /** Whether the spool or the temperature is out of sight while it is needed. */
     boolean isBlind() {
         boolean needed = (switches.starter() || switches.fuel()) && !isReached(Milestone.IDLE);
-        return needed && (readings.of(Parameter.SPOOL).isLostAt(now_us) || readings.of(Parameter.TEMPERATURE).isLostAt(now_us));
+        return needed
+                && (readings.of(Parameter.SPOOL).isLostAt(now_us)
+                        || readings.of(Parameter.TEMPERATURE).isLostAt(now_us));
     }
 
     /** What is not being watched, in words; empty for nothing. */
     String unwatched() {
         List<String> missing = new ArrayList<>();
-        for (Parameter parameter : List.of(Parameter.SPOOL, Parameter.FAN, Parameter.TEMPERATURE, Parameter.FLOW, Parameter.OIL, profile.supplyParameter())) {
+        for (Parameter parameter : List.of(
+                Parameter.SPOOL,
+                Parameter.FAN,
+                Parameter.TEMPERATURE,
+                Parameter.FLOW,
+                Parameter.OIL,
+                profile.supplyParameter())) {
             Signal signal = readings.of(parameter);
             if (!signal.isMeasured()) {
                 missing.add(profile.words(parameter) + " not measured");
@@ -259,7 +298,8 @@ final class Attempt {
     }
 
     /** What to look for next, in the order in which the type reaches it; null for nothing. */
-    @Nullable Milestone next() {
+    @Nullable
+    Milestone next() {
         for (Milestone milestone : profile.order()) {
             boolean canCome = switch (milestone) {
                 case VALVE_OPEN -> readings.of(Parameter.DUCT).isMeasured();
@@ -279,32 +319,58 @@ final class Attempt {
         return Duration.ofNanos((at_us - startedAt_us) * 1000);
     }
 
-    StartProfile profile() { return profile; }
+    StartProfile profile() {
+        return profile;
+    }
 
-    Readings readings() { return readings; }
+    Readings readings() {
+        return readings;
+    }
 
-    Switches switches() { return switches; }
+    Switches switches() {
+        return switches;
+    }
 
-    Windows windows() { return windows; }
+    Windows windows() {
+        return windows;
+    }
 
-    Figures figures() { return figures; }
+    Figures figures() {
+        return figures;
+    }
 
-    TemperatureForecast forecast() { return forecast; }
+    TemperatureForecast forecast() {
+        return forecast;
+    }
 
-    List<DwellWatch> limitWatches() { return limitWatches; }
+    List<DwellWatch> limitWatches() {
+        return limitWatches;
+    }
 
-    List<Finding> findings() { return findings; }
+    List<Finding> findings() {
+        return findings;
+    }
 
-    long startedAt_us() { return startedAt_us; }
+    long startedAt_us() {
+        return startedAt_us;
+    }
 
-    long now_us() { return now_us; }
+    long now_us() {
+        return now_us;
+    }
 
-    boolean isEnded() { return ended; }
+    boolean isEnded() {
+        return ended;
+    }
 
     /** Whether sight of spool or temperature was lost while it was needed. */
-    boolean wasBlind() { return blindFrom_us != Signal.NEVER; }
+    boolean wasBlind() {
+        return blindFrom_us != Signal.NEVER;
+    }
 
-    /** The last reading while it may be used; NaN when it is lost or was never there. Comparisons with NaN find nothing. */
+    /**
+     * The last reading while it may be used; NaN when it is lost or was never there. Comparisons with NaN find nothing.
+     */
     double value(Parameter parameter) {
         return readings.value(parameter, now_us);
     }

@@ -26,9 +26,19 @@ import org.skelda.core.limit.Signal;
  * @param margins to every limit that can be told so far
  * @param spoolAt_pct start spool (%) at each milestone that was reached while it was known
  */
-public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, Outcome outcome, Map<Milestone, Duration> milestones,
-        List<Finding> findings, List<Exceedance> exceedances, List<DataGap> gaps, @Nullable Peak peak, Remembered figures,
-        List<Margin> margins, Map<Milestone, Double> spoolAt_pct) {
+public record AttemptReport(
+        long startedAt_us,
+        Duration lasted,
+        boolean ended,
+        Outcome outcome,
+        Map<Milestone, Duration> milestones,
+        List<Finding> findings,
+        List<Exceedance> exceedances,
+        List<DataGap> gaps,
+        @Nullable Peak peak,
+        Remembered figures,
+        List<Margin> margins,
+        Map<Milestone, Double> spoolAt_pct) {
 
     public AttemptReport {
         spoolAt_pct = Map.copyOf(spoolAt_pct);
@@ -39,7 +49,9 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         margins = List.copyOf(margins);
     }
 
-    /** @param from last reading before the gap, or starter on; @param to first one after it, or the end of what is known */
+    /**
+     * @param from last reading before the gap, or starter on; @param to first one after it, or the end of what is known
+     */
     public record DataGap(Parameter parameter, Duration from, Duration to) {}
 
     /** @param value_c degC; @param at when */
@@ -54,11 +66,20 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
      * @param flowAtLightOff_kgph kg/h; null when it did not light or flow was not read
      * @param starterOn how long the starter was on
      * @param lowestDuct_kpa lowest duct pressure with the starter on, kPa gauge; null where it is not measured
-     * @param driveLost whether the starter did not turn the engine although it took air or current, or the spool fell on it
+     * @param driveLost whether the starter did not turn the engine although it took air or current, or the spool fell
+     *     on it
      * @param engineRan whether the engine ran when the starter engaged
      */
-    public record Remembered(@Nullable Duration fuelPreferred, @Nullable Double motoring_pct, @Nullable Double dip_v, @Nullable Duration timeToLightOff,
-            @Nullable Duration timeToIdle, @Nullable Double flowAtLightOff_kgph, Duration starterOn, @Nullable Double lowestDuct_kpa, boolean driveLost,
+    public record Remembered(
+            @Nullable Duration fuelPreferred,
+            @Nullable Double motoring_pct,
+            @Nullable Double dip_v,
+            @Nullable Duration timeToLightOff,
+            @Nullable Duration timeToIdle,
+            @Nullable Double flowAtLightOff_kgph,
+            Duration starterOn,
+            @Nullable Double lowestDuct_kpa,
+            boolean driveLost,
             boolean engineRan) {}
 
     /** When a milestone was reached, since starter on. */
@@ -76,20 +97,45 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         List<Finding> more = new ArrayList<>(findings);
         more.add(finding);
         more.sort(Finding.IN_ORDER);
-        return new AttemptReport(startedAt_us, lasted, ended, outcome, milestones, more, exceedances, gaps, peak, figures, margins, spoolAt_pct);
+        return new AttemptReport(
+                startedAt_us,
+                lasted,
+                ended,
+                outcome,
+                milestones,
+                more,
+                exceedances,
+                gaps,
+                peak,
+                figures,
+                margins,
+                spoolAt_pct);
     }
 
     static AttemptReport of(Attempt a) {
         List<Finding> findings = a.findings().stream().sorted(Finding.IN_ORDER).toList();
         List<Exceedance> exceedances = a.limitWatches().stream()
-                .flatMap(watch -> watch.exceedance(a.startedAt_us(), a.figures().peak_c()).stream()).toList();
+                .flatMap(watch -> watch.exceedance(a.startedAt_us(), a.figures().peak_c()).stream())
+                .toList();
         Map<Milestone, Duration> milestones = milestones(a);
         Remembered remembered = remembered(a, milestones);
         Figures figures = a.figures();
-        Peak peak = figures.peakAt_us() == Signal.NEVER ? null : new Peak(figures.peak_c(), a.sinceStart(figures.peakAt_us()));
-        return new AttemptReport(a.startedAt_us(), a.sinceStart(a.now_us()), a.isEnded(), outcome(a, findings, !exceedances.isEmpty()), milestones,
-                findings, exceedances, gaps(a), peak, remembered, Margins.of(a.profile(), milestones, remembered, peak,
-                        a.limitWatches()), spools(a, milestones));
+        Peak peak = figures.peakAt_us() == Signal.NEVER
+                ? null
+                : new Peak(figures.peak_c(), a.sinceStart(figures.peakAt_us()));
+        return new AttemptReport(
+                a.startedAt_us(),
+                a.sinceStart(a.now_us()),
+                a.isEnded(),
+                outcome(a, findings, !exceedances.isEmpty()),
+                milestones,
+                findings,
+                exceedances,
+                gaps(a),
+                peak,
+                remembered,
+                Margins.of(a.profile(), milestones, remembered, peak, a.limitWatches()),
+                spools(a, milestones));
     }
 
     private static Map<Milestone, Double> spools(Attempt a, Map<Milestone, Duration> milestones) {
@@ -104,11 +150,18 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
     }
 
     private static Outcome outcome(Attempt a, List<Finding> findings, boolean exceeded) {
-        return Outcome.decidedBy(findings, exceeded).orElseGet(() -> Outcome.of(a.wasBlind() ? Outcome.Kind.UNKNOWN
-                : a.isReached(Milestone.IDLE) ? Outcome.Kind.NORMAL
-                : a.isReached(Milestone.FUEL_ON) && !a.switches().fuel() ? Outcome.Kind.CREW_ABORT
-                : !a.isReached(Milestone.FUEL_ON) && !a.engineRan() && !a.starter() ? Outcome.Kind.DRY_MOTOR
-                : Outcome.Kind.INCOMPLETE));
+        return Outcome.decidedBy(findings, exceeded)
+                .orElseGet(() -> Outcome.of(
+                        a.wasBlind()
+                                ? Outcome.Kind.UNKNOWN
+                                : a.isReached(Milestone.IDLE)
+                                        ? Outcome.Kind.NORMAL
+                                        : a.isReached(Milestone.FUEL_ON)
+                                                        && !a.switches().fuel()
+                                                ? Outcome.Kind.CREW_ABORT
+                                                : !a.isReached(Milestone.FUEL_ON) && !a.engineRan() && !a.starter()
+                                                        ? Outcome.Kind.DRY_MOTOR
+                                                        : Outcome.Kind.INCOMPLETE));
     }
 
     private static Map<Milestone, Duration> milestones(Attempt a) {
@@ -125,9 +178,17 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
         Duration lit = milestones.get(Milestone.LIGHT_OFF);
         Duration fuel = milestones.get(Milestone.FUEL_ON);
         long preferred = a.figures().preferred_us();
-        return new Remembered(preferred == Signal.NEVER ? null : a.sinceStart(preferred), a.figures().motoring_pct().orElse(null), a.figures().dip_v().orElse(null),
-                lit == null || fuel == null ? null : lit.minus(fuel), milestones.get(Milestone.IDLE),
-                a.figures().flowAtLightOff_kgph().orElse(null), Duration.ofNanos(a.figures().starter_us() * 1000), a.figures().lowestDuct_kpa().orElse(null), a.figures().isDriveLost(a), a.engineRan());
+        return new Remembered(
+                preferred == Signal.NEVER ? null : a.sinceStart(preferred),
+                a.figures().motoring_pct().orElse(null),
+                a.figures().dip_v().orElse(null),
+                lit == null || fuel == null ? null : lit.minus(fuel),
+                milestones.get(Milestone.IDLE),
+                a.figures().flowAtLightOff_kgph().orElse(null),
+                Duration.ofNanos(a.figures().starter_us() * 1000),
+                a.figures().lowestDuct_kpa().orElse(null),
+                a.figures().isDriveLost(a),
+                a.engineRan());
     }
 
     private static List<DataGap> gaps(Attempt a) {
@@ -136,7 +197,8 @@ public record AttemptReport(long startedAt_us, Duration lasted, boolean ended, O
             for (Signal.Gap gap : a.readings().of(parameter).gapsAt(a.now_us())) {
                 long to = Math.min(gap.to_us(), a.now_us());
                 if (to > a.startedAt_us()) {
-                    all.add(new DataGap(parameter, a.sinceStart(Math.max(gap.from_us(), a.startedAt_us())), a.sinceStart(to)));
+                    all.add(new DataGap(
+                            parameter, a.sinceStart(Math.max(gap.from_us(), a.startedAt_us())), a.sinceStart(to)));
                 }
             }
         }

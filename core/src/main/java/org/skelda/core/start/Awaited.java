@@ -3,8 +3,8 @@ package org.skelda.core.start;
 import org.skelda.core.limit.Signal;
 
 /**
- * A rule that waits for a milestone until a moment. Was its parameter never measured, it says nothing; is it out of sight at that
- * moment, the next reading decides.
+ * A rule that waits for a milestone until a moment. Was its parameter never measured, it says nothing; is it out of
+ * sight at that moment, the next reading decides.
  */
 abstract class Awaited implements Rule.OnTime, Rule.AtSample {
     private final Milestone milestone;

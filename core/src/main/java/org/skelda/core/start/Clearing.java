@@ -4,12 +4,13 @@ import java.time.Duration;
 import org.skelda.core.limit.Signal;
 
 /**
- * Whether an engine is clear of the fuel of its last start. Counted on the engine across attempts, from the fuel's going off, while it
- * stays off; forgotten half an hour after it. Time on the starter with ignition on does not count.
+ * Whether an engine is clear of the fuel of its last start. Counted on the engine across attempts, from the fuel's
+ * going off, while it stays off; forgotten half an hour after it. Time on the starter with ignition on does not count.
  *
- * <p>Fuel that never lit: where the type drains, the starter off without a break for the drain, then starter time summing to the dry
- * motor; else starter time summing to the type's time to keep turning. Fuel that lit: starter time summing to what the type asks for,
- * which is nothing where it turns until it is cool. Fuel on which idle was reached leaves nothing.
+ * <p>Fuel that never lit: where the type drains, the starter off without a break for the drain, then starter time
+ * summing to the dry motor; else starter time summing to the type's time to keep turning. Fuel that lit: starter time
+ * summing to what the type asks for, which is nothing where it turns until it is cool. Fuel on which idle was reached
+ * leaves nothing.
  *
  * <p>Times are microseconds on the caller's clock and never run back. One thread.
  */
@@ -48,7 +49,8 @@ public final class Clearing {
      * What is left to do.
      *
      * @param fuel what the last fuel left
-     * @param drain still to stand with the starter off, without a break; zero where the type does not drain or it has drained
+     * @param drain still to stand with the starter off, without a break; zero where the type does not drain or it has
+     *     drained
      * @param turn still to be turned on the starter, fuel and ignition off
      * @param turned what has been turned of it so far
      */
@@ -162,7 +164,8 @@ public final class Clearing {
         if (lit) {
             return new Left(Leaves.BURNT, Duration.ZERO, micros(turnLit_us - turned_us), micros(turned_us));
         }
-        return new Left(Leaves.UNLIT, micros(drain_us - drained_us), micros(turnUnlit_us - turned_us), micros(turned_us));
+        return new Left(
+                Leaves.UNLIT, micros(drain_us - drained_us), micros(turnUnlit_us - turned_us), micros(turned_us));
     }
 
     /** Coolest temperature read on the starter since the fuel last went off (degC); infinite when none was. */

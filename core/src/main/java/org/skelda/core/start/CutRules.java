@@ -4,7 +4,9 @@ import java.util.EnumSet;
 import java.util.Set;
 import org.skelda.core.limit.Signal;
 
-/** The finding about a start computer that did not stop the start. What is watched after any cut is {@link CutWatch}'s. */
+/**
+ * The finding about a start computer that did not stop the start. What is watched after any cut is {@link CutWatch}'s.
+ */
 final class CutRules {
     private CutRules() {}
 
@@ -31,7 +33,11 @@ final class CutRules {
         @Override
         public void fallDue(Attempt a, long due_us) {
             judged = true;
-            a.raise(FindingId.AUTO_STOP_FAILED, due_us, Action.CUT_FUEL, "The start computer has not cut the fuel within 2 s.");
+            a.raise(
+                    FindingId.AUTO_STOP_FAILED,
+                    due_us,
+                    Action.CUT_FUEL,
+                    "The start computer has not cut the fuel within 2 s.");
         }
     }
 }

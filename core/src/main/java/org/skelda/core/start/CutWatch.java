@@ -10,12 +10,14 @@ import org.skelda.core.limit.Signal;
 import org.skelda.core.limit.SlopeWindow;
 
 /**
- * What is watched from a cut until fuel comes on again, for at most 10 min, whether or not its attempt still runs: a cut that takes no
- * effect, and a fire inside the engine. What is found belongs to the attempt of the cut: the latest that had begun before it.
+ * What is watched from a cut until fuel comes on again, for at most 10 min, whether or not its attempt still runs: a
+ * cut that takes no effect, and a fire inside the engine. What is found belongs to the attempt of the cut: the latest
+ * that had begun before it.
  */
 final class CutWatch implements Signal.Listener {
     /** Fuel flow (kg/h) at or under which none is said to flow. */
     static final double STOPPED_FLOW_kgph = 8;
+
     private static final long LASTS_us = Duration.ofMinutes(10).toNanos() / 1000;
 
     private final StartProfile profile;
@@ -84,13 +86,20 @@ final class CutWatch implements Signal.Listener {
     private final class NotEffective {
         private static final long COUNTS_AFTER_us = 3_000_000;
         private static final Duration FOR = Duration.ofSeconds(1);
-        private final DwellWatch watch = new DwellWatch(Limit.above(STOPPED_FLOW_kgph, FOR), at_us -> raising.raise(FindingId.CUT_NOT_EFFECTIVE, at_us,
-                Action.SECOND_MEANS, text("Fuel still flows %.0f s after the lever went off. Use the %s.", COUNTS_AFTER_us / 1e6 + 1, profile.remedy().secondMeans())));
+        private final DwellWatch watch = new DwellWatch(
+                Limit.above(STOPPED_FLOW_kgph, FOR),
+                at_us -> raising.raise(
+                        FindingId.CUT_NOT_EFFECTIVE,
+                        at_us,
+                        Action.SECOND_MEANS,
+                        text(
+                                "Fuel still flows %.0f s after the lever went off. Use the %s.",
+                                COUNTS_AFTER_us / 1e6 + 1, profile.remedy().secondMeans())));
     }
 
     /**
-     * INTERNAL_FIRE: from 5.0 s after the fuel was cut, flow at or under 8 kg/h for the last 3.0 s or not measured: over 250 degC and
-     * rising by at least 1.0 degC a second over the last 3.0 s, at every sample for 1.0 s.
+     * INTERNAL_FIRE: from 5.0 s after the fuel was cut, flow at or under 8 kg/h for the last 3.0 s or not measured:
+     * over 250 degC and rising by at least 1.0 degC a second over the last 3.0 s, at every sample for 1.0 s.
      */
     private final class Fire {
         private static final long FROM_CUT_us = 5_000_000;
@@ -136,15 +145,24 @@ final class CutWatch implements Signal.Listener {
                 rise.read(now_us, sample.temperature_c());
             }
             double temperature = readings.value(Parameter.TEMPERATURE, now_us);
-            boolean burns = now_us - cut_us >= FROM_CUT_us && temperature > HOT_degC && rise != null && rise.perSecond() >= RISING_degCps && flowIsOut(now_us);
+            boolean burns = now_us - cut_us >= FROM_CUT_us
+                    && temperature > HOT_degC
+                    && rise != null
+                    && rise.perSecond() >= RISING_degCps
+                    && flowIsOut(now_us);
             if (!burns) {
                 since_us = Signal.NEVER;
                 return;
             }
             since_us = Math.min(since_us, now_us);
             if (now_us - since_us >= FOR_us) {
-                raising.raise(FindingId.INTERNAL_FIRE, now_us, Action.KEEP_TURNING, text("%s rises at %.0f °C without fuel: internal fire.",
-                        profile.words(Parameter.TEMPERATURE), temperature));
+                raising.raise(
+                        FindingId.INTERNAL_FIRE,
+                        now_us,
+                        Action.KEEP_TURNING,
+                        text(
+                                "%s rises at %.0f °C without fuel: internal fire.",
+                                profile.words(Parameter.TEMPERATURE), temperature));
             }
         }
     }

@@ -1,13 +1,13 @@
 package org.skelda.core.start;
 
 /**
- * An exponential approach to a final value, fitted by least squares over the last 3 s for each time constant of a grid; the best
- * fitting one is drawn on. In the first 4 s the longer time constants are left out: while the flame still spreads they cannot be told
- * from a straight line, which would run away. Needs 1.0 s of readings.
+ * An exponential approach to a final value, fitted by least squares over the last 3 s for each time constant of a grid;
+ * the best fitting one is drawn on. In the first 4 s the longer time constants are left out: while the flame still
+ * spreads they cannot be told from a straight line, which would run away. Needs 1.0 s of readings.
  *
- * <p>With x = exp(-(t - t0) / tau), value = a + b x by ordinary least squares; t0 is arbitrary, since it only scales b. The grid is
- * three chains, each halving its time constant by squaring x. Readings closer than 60 ms to the last one taken add nothing and are
- * left out.
+ * <p>With x = exp(-(t - t0) / tau), value = a + b x by ordinary least squares; t0 is arbitrary, since it only scales b.
+ * The grid is three chains, each halving its time constant by squaring x. Readings closer than 60 ms to the last one
+ * taken add nothing and are left out.
  */
 public final class ExponentialApproach implements Extrapolation {
     private static final double US_PER_S = 1e6;
@@ -21,6 +21,7 @@ public final class ExponentialApproach implements Extrapolation {
     private static final int CAPACITY = 64;
     /** Time constants (s), from the shortest up, and where each stands in the chains. */
     private static final double[] TAU_s = {1, 1.25, 1.6, 2, 2.5, 3.2, 4, 5, 6.4, 8};
+
     private static final int SHORT_ONES = 6;
     private static final double[] CHAINS_s = {8, 5, 6.4};
 

@@ -1,7 +1,8 @@
 package org.skelda.core.start;
 
 /**
- * A curve through the last seconds of a temperature, drawn on into the next ones. One thread; times are microseconds and rise.
+ * A curve through the last seconds of a temperature, drawn on into the next ones. One thread; times are microseconds
+ * and rise.
  */
 public interface Extrapolation {
 
@@ -15,7 +16,8 @@ public interface Extrapolation {
     boolean isReady();
 
     /**
-     * Whether it can be told without drawing the curve that it stays under a value (degC) for a time (s). False when in doubt.
+     * Whether it can be told without drawing the curve that it stays under a value (degC) for a time (s). False when in
+     * doubt.
      */
     default boolean staysUnder(double value, double ahead_s) {
         return false;

@@ -60,12 +60,18 @@ final class Figures {
         preferred(a, sample);
     }
 
-    /** The starter is on, its supply is there, and below the speed at which it motors the spool falls: it turns the engine no more. */
+    /**
+     * The starter is on, its supply is there, and below the speed at which it motors the spool falls: it turns the
+     * engine no more.
+     */
     private boolean fallsOnStarter(Attempt a) {
         Switches switches = a.switches();
-        return a.now_us() - switches.starterOn_us() >= STEADY_us && motoring_pct >= LEAST_MOTORING_pct
-                && a.value(Parameter.SPOOL) < Math.min(motoring_pct, a.profile().fuel().minimum_pct()) - FALLEN_pct
-                && a.windows().spoolOver3s() <= FALLS_pctps && MilestoneRules.supplied(a);
+        return a.now_us() - switches.starterOn_us() >= STEADY_us
+                && motoring_pct >= LEAST_MOTORING_pct
+                && a.value(Parameter.SPOOL)
+                        < Math.min(motoring_pct, a.profile().fuel().minimum_pct()) - FALLEN_pct
+                && a.windows().spoolOver3s() <= FALLS_pctps
+                && MilestoneRules.supplied(a);
     }
 
     /** Whether the starter does not turn the engine although it takes air or current, or the spool has fallen on it. */
@@ -86,7 +92,8 @@ final class Figures {
         }
         StartProfile.Fuel fuel = a.profile().fuel();
         double spool = sample.spool_pct();
-        if (spool >= fuel.preferred_pct() || spool >= fuel.minimum_pct() && a.windows().spoolOver3s() < FLAT_pctps) {
+        if (spool >= fuel.preferred_pct()
+                || spool >= fuel.minimum_pct() && a.windows().spoolOver3s() < FLAT_pctps) {
             preferred_us = sample.at_us();
         }
     }
@@ -98,19 +105,29 @@ final class Figures {
     }
 
     /** Coolest reading since the first fuel on (degC); infinite before. */
-    double coolestSinceFuel_c() { return coolestSinceFuel_c; }
+    double coolestSinceFuel_c() {
+        return coolestSinceFuel_c;
+    }
 
     /** Hottest reading of the attempt (degC); minus infinity before there was one. */
-    double peak_c() { return peak_c; }
+    double peak_c() {
+        return peak_c;
+    }
 
     /** When that was. */
-    long peakAt_us() { return peakAt_us; }
+    long peakAt_us() {
+        return peakAt_us;
+    }
 
     /** When fuel would best have come on; {@link Signal#NEVER} when that never was. */
-    long preferred_us() { return preferred_us; }
+    long preferred_us() {
+        return preferred_us;
+    }
 
     /** How long the starter was on so far, up to the last sample. */
-    long starter_us() { return starter_us; }
+    long starter_us() {
+        return starter_us;
+    }
 
     /** Highest start spool on the starter before fuel (%). */
     Optional<Double> motoring_pct() {

@@ -13,5 +13,6 @@ import java.util.Comparator;
  */
 public record Finding(FindingId id, Duration at, Action action, String reason) {
     /** By time, then by the order of the table. */
-    public static final Comparator<Finding> IN_ORDER = Comparator.comparing(Finding::at).thenComparing(Finding::id);
+    public static final Comparator<Finding> IN_ORDER =
+            Comparator.comparing(Finding::at).thenComparing(Finding::id);
 }

@@ -23,8 +23,13 @@ final class FuelRules {
             double minimum = a.profile().fuel().minimum_pct();
             double least = a.profile().drive().automatic() ? minimum - COMPUTER_TOLERANCE_pct : minimum;
             if (firstFuelOn(a) && a.value(Parameter.SPOOL) < least) {
-                a.raise(FindingId.FUEL_EARLY, a.now_us(), Action.CUT_FUEL, text("Fuel came on at %.1f %% %s, the minimum is %.1f %%.",
-                        a.value(Parameter.SPOOL), a.profile().words(Parameter.SPOOL), minimum));
+                a.raise(
+                        FindingId.FUEL_EARLY,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        text(
+                                "Fuel came on at %.1f %% %s, the minimum is %.1f %%.",
+                                a.value(Parameter.SPOOL), a.profile().words(Parameter.SPOOL), minimum));
             }
         }
     }
@@ -35,8 +40,13 @@ final class FuelRules {
         public void moved(Attempt a) {
             double hottest = a.profile().fuel().hottestBefore_c();
             if (firstFuelOn(a) && a.value(Parameter.TEMPERATURE) > hottest) {
-                a.raise(FindingId.RESIDUAL_HOT, a.now_us(), Action.CUT_FUEL, text("Fuel came on at %.0f °C %s, at most %.0f °C is allowed before fuel.",
-                        a.value(Parameter.TEMPERATURE), a.profile().words(Parameter.TEMPERATURE), hottest));
+                a.raise(
+                        FindingId.RESIDUAL_HOT,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        text(
+                                "Fuel came on at %.0f °C %s, at most %.0f °C is allowed before fuel.",
+                                a.value(Parameter.TEMPERATURE), a.profile().words(Parameter.TEMPERATURE), hottest));
             }
         }
     }
@@ -50,8 +60,13 @@ final class FuelRules {
         @Override
         public void begin(Attempt a) {
             double most = a.profile().fuel().cutAbove_kgph();
-            watch = new DwellWatch(Limit.above(most, FOR), at_us -> a.raise(FindingId.FLOW_HIGH, at_us, a.profile().guardedCut(),
-                    text("Fuel flow was above %.0f kg/h for 0.5 s.", most)));
+            watch = new DwellWatch(
+                    Limit.above(most, FOR),
+                    at_us -> a.raise(
+                            FindingId.FLOW_HIGH,
+                            at_us,
+                            a.profile().guardedCut(),
+                            text("Fuel flow was above %.0f kg/h for 0.5 s.", most)));
             a.listen(a.readings().of(Parameter.FLOW), watch);
         }
 
@@ -77,7 +92,11 @@ final class FuelRules {
         @Override
         public void moved(Attempt a) {
             if (a.switches().fuelTurnedOn() && a.wasFuelCut()) {
-                a.raise(FindingId.RELIGHT_AFTER_CUT, a.now_us(), Action.CUT_FUEL, "Fuel came on again after it was cut, in the same start attempt.");
+                a.raise(
+                        FindingId.RELIGHT_AFTER_CUT,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        "Fuel came on again after it was cut, in the same start attempt.");
             }
         }
     }
@@ -87,7 +106,11 @@ final class FuelRules {
         @Override
         public void moved(Attempt a) {
             if (firstFuelOn(a) && a.isLater() && !a.clearing().wasClearAtFuel()) {
-                a.raise(FindingId.NOT_CLEARED, a.now_us(), Action.CUT_FUEL, "Fuel came on before the engine was cleared of the fuel of its last start attempt.");
+                a.raise(
+                        FindingId.NOT_CLEARED,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        "Fuel came on before the engine was cleared of the fuel of its last start attempt.");
             }
         }
     }

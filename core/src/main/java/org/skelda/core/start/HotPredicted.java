@@ -26,15 +26,28 @@ final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
             return;
         }
         forecast.read(a.now_us(), temperature);
-        if (!a.switches().fuel() || !a.isReached(Milestone.LIGHT_OFF) || !a.mayRaise(FindingId.HOT_PREDICTED, a.profile().guardedCut())
+        if (!a.switches().fuel()
+                || !a.isReached(Milestone.LIGHT_OFF)
+                || !a.mayRaise(FindingId.HOT_PREDICTED, a.profile().guardedCut())
                 || !a.mayRaise(FindingId.HOT_START, a.profile().guardedCut())) {
             return;
         }
-        Limit limit = forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED ? forecast.about() : null;
+        Limit limit =
+                forecast.ofAny(a.limitWatches()) == TemperatureForecast.Exceeding.CALLED ? forecast.about() : null;
         if (limit != null) {
-            a.raise(FindingId.HOT_PREDICTED, a.now_us(), a.profile().guardedCut(), text("%s at %.0f °C is forecast to %s within 5 s.",
-                    a.profile().words(Parameter.TEMPERATURE), temperature, limit.allowed().isZero() ? text("exceed the start limit of %.0f °C", limit.value())
-                            : text("outstay the %d s allowed above %.0f °C", limit.allowed().toSeconds(), limit.value())));
+            a.raise(
+                    FindingId.HOT_PREDICTED,
+                    a.now_us(),
+                    a.profile().guardedCut(),
+                    text(
+                            "%s at %.0f °C is forecast to %s within 5 s.",
+                            a.profile().words(Parameter.TEMPERATURE),
+                            temperature,
+                            limit.allowed().isZero()
+                                    ? text("exceed the start limit of %.0f °C", limit.value())
+                                    : text(
+                                            "outstay the %d s allowed above %.0f °C",
+                                            limit.allowed().toSeconds(), limit.value())));
         }
     }
 }

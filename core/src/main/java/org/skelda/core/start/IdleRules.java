@@ -18,8 +18,13 @@ final class IdleRules {
         @Override
         public void begin(Attempt a) {
             double least = a.profile().idle().oilLeast_kpa();
-            watch = new DwellWatch(Limit.below(least, FOR), at_us -> a.raise(FindingId.OIL_LOW_AT_IDLE, at_us, Action.CUT_FUEL,
-                    text("Oil pressure at idle was under %.0f kPa for 3 s.", least)));
+            watch = new DwellWatch(
+                    Limit.below(least, FOR),
+                    at_us -> a.raise(
+                            FindingId.OIL_LOW_AT_IDLE,
+                            at_us,
+                            Action.CUT_FUEL,
+                            text("Oil pressure at idle was under %.0f kPa for 3 s.", least)));
             a.listen(a.readings().of(Parameter.OIL), watch);
         }
 
@@ -42,18 +47,31 @@ final class IdleRules {
     static final class IdleAbnormal implements Rule.AtSample {
         @Override
         public void sampled(Attempt a) {
-            if (!a.isReached(Milestone.IDLE) || !a.switches().fuel() || !a.mayRaise(FindingId.IDLE_ABNORMAL, Action.ADVISE)) {
+            if (!a.isReached(Milestone.IDLE)
+                    || !a.switches().fuel()
+                    || !a.mayRaise(FindingId.IDLE_ABNORMAL, Action.ADVISE)) {
                 return;
             }
             StartProfile.Idle idle = a.profile().idle();
             double temperature = a.value(Parameter.TEMPERATURE);
             double oil = a.value(Parameter.OIL);
             if (temperature < idle.coolest_c() || temperature > idle.hottest_c()) {
-                a.raise(FindingId.IDLE_ABNORMAL, a.now_us(), Action.ADVISE, text("%s at idle is %.0f °C, usual is %.0f to %.0f °C.",
-                        a.profile().words(Parameter.TEMPERATURE), temperature, idle.coolest_c(), idle.hottest_c()));
+                a.raise(
+                        FindingId.IDLE_ABNORMAL,
+                        a.now_us(),
+                        Action.ADVISE,
+                        text(
+                                "%s at idle is %.0f °C, usual is %.0f to %.0f °C.",
+                                a.profile().words(Parameter.TEMPERATURE),
+                                temperature,
+                                idle.coolest_c(),
+                                idle.hottest_c()));
             } else if (oil > idle.oilMost_kpa()) {
-                a.raise(FindingId.IDLE_ABNORMAL, a.now_us(), Action.ADVISE, text("Oil pressure at idle is %.0f kPa, usual is up to %.0f kPa.",
-                        oil, idle.oilMost_kpa()));
+                a.raise(
+                        FindingId.IDLE_ABNORMAL,
+                        a.now_us(),
+                        Action.ADVISE,
+                        text("Oil pressure at idle is %.0f kPa, usual is up to %.0f kPa.", oil, idle.oilMost_kpa()));
             }
         }
     }

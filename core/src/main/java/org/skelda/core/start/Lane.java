@@ -16,7 +16,11 @@ import org.skelda.core.limit.Limit;
  * @param note the margin in figures, or what it is held to
  * @param forecast_s time until the temperature is forecast to exceed a limit (s); null when it is not
  */
-public record Lane(Parameter parameter, @Nullable Double value, String note, @Nullable Double forecast_s) {
+public record Lane(
+        Parameter parameter,
+        @Nullable Double value,
+        String note,
+        @Nullable Double forecast_s) {
 
     /**
      * Every lane of a type, in the order in which they stand.
@@ -25,22 +29,43 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
      * @param attempt the running one, or the last while it is still shown; null when there is none
      * @param elevation_ft of the stand
      */
-    public static List<Lane> all(StartProfile profile, StartMonitor monitor, @Nullable AttemptReport attempt, double elevation_ft) {
+    public static List<Lane> all(
+            StartProfile profile, StartMonitor monitor, @Nullable AttemptReport attempt, double elevation_ft) {
         List<Lane> lanes = new ArrayList<>();
-        for (Parameter parameter : List.of(Parameter.SPOOL, Parameter.TEMPERATURE, Parameter.FLOW, Parameter.OIL, profile.supplyParameter(), Parameter.FAN)) {
+        for (Parameter parameter : List.of(
+                Parameter.SPOOL,
+                Parameter.TEMPERATURE,
+                Parameter.FLOW,
+                Parameter.OIL,
+                profile.supplyParameter(),
+                Parameter.FAN)) {
             double value = monitor.value(parameter);
             Double forecast_s = parameter == Parameter.TEMPERATURE ? limitIn_s(profile, monitor) : null;
-            String note = Double.isNaN(value) ? "no reading" : note(profile, parameter, value, attempt, elevation_ft, monitor, forecast_s);
+            String note = Double.isNaN(value)
+                    ? "no reading"
+                    : note(profile, parameter, value, attempt, elevation_ft, monitor, forecast_s);
             lanes.add(new Lane(parameter, Double.isNaN(value) ? null : (Double) value, note, forecast_s));
         }
         return List.copyOf(lanes);
     }
 
-    private static String note(StartProfile profile, Parameter parameter, double value, @Nullable AttemptReport attempt, double elevation_ft,
-            StartMonitor monitor, @Nullable Double forecast_s) {
+    private static String note(
+            StartProfile profile,
+            Parameter parameter,
+            double value,
+            @Nullable AttemptReport attempt,
+            double elevation_ft,
+            StartMonitor monitor,
+            @Nullable Double forecast_s) {
         return switch (parameter) {
-            case SPOOL -> text("starter out at %.0f, overrun %.0f", profile.starter().cutOut_pct(), profile.starter().overrun_pct());
-            case TEMPERATURE -> forecast_s != null ? text("first limit in %.1f s at this rate", forecast_s) : temperature(profile, value);
+            case SPOOL ->
+                text(
+                        "starter out at %.0f, overrun %.0f",
+                        profile.starter().cutOut_pct(), profile.starter().overrun_pct());
+            case TEMPERATURE ->
+                forecast_s != null
+                        ? text("first limit in %.1f s at this rate", forecast_s)
+                        : temperature(profile, value);
             case FLOW -> text("cut above %.0f", profile.fuel().cutAbove_kgph());
             case OIL -> oil(profile, value, attempt);
             case DUCT, VOLTS -> supply(profile, value, attempt, elevation_ft, monitor);
@@ -52,8 +77,10 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
     /** How far a temperature (degC) is from every start limit, in figures. */
     public static String temperature(StartProfile profile, double value) {
         List<String> all = profile.temperatureLimits().stream()
-                .map(limit -> value <= limit.value() ? text("%.0f below %.0f", limit.value() - value, limit.value())
-                        : text("%.0f above %.0f", value - limit.value(), limit.value())).toList();
+                .map(limit -> value <= limit.value()
+                        ? text("%.0f below %.0f", limit.value() - value, limit.value())
+                        : text("%.0f above %.0f", value - limit.value(), limit.value()))
+                .toList();
         return String.join(", ", all);
     }
 
@@ -61,29 +88,48 @@ public record Lane(Parameter parameter, @Nullable Double value, String note, @Nu
         boolean idle = attempt != null && attempt.milestones().containsKey(Milestone.IDLE);
         if (idle) {
             double margin = value - profile.idle().oilLeast_kpa();
-            return margin >= 0 ? text("%.0f above the idle minimum %.0f", margin, profile.idle().oilLeast_kpa())
-                    : text("%.0f under the idle minimum %.0f", -margin, profile.idle().oilLeast_kpa());
+            return margin >= 0
+                    ? text(
+                            "%.0f above the idle minimum %.0f",
+                            margin, profile.idle().oilLeast_kpa())
+                    : text(
+                            "%.0f under the idle minimum %.0f",
+                            -margin, profile.idle().oilLeast_kpa());
         }
         Duration rising = attempt == null ? null : attempt.milestones().get(Milestone.OIL_RISING);
         return rising == null ? "not rising yet" : text("rising since %.0f s", rising.toNanos() / 1e9);
     }
 
-    private static String supply(StartProfile profile, double value, @Nullable AttemptReport attempt, double elevation_ft, StartMonitor monitor) {
+    private static String supply(
+            StartProfile profile,
+            double value,
+            @Nullable AttemptReport attempt,
+            double elevation_ft,
+            StartMonitor monitor) {
         boolean cranking = monitor.standing().starter();
         if (!cranking && attempt != null && !attempt.ended()) {
             return "starter out";
         }
         double spool_pct = monitor.value(Parameter.SPOOL);
-        double least = cranking ? profile.supply().crankingAt(Double.isNaN(spool_pct) ? 0 : spool_pct, elevation_ft)
+        double least = cranking
+                ? profile.supply().crankingAt(Double.isNaN(spool_pct) ? 0 : spool_pct, elevation_ft)
                 : profile.supply().beforeStarterAt(elevation_ft);
         String which = cranking ? "while cranking" : "before the starter";
         double margin = value - least;
         String unit = profile.supplyUnit();
         boolean volts = profile.supplyParameter() == Parameter.VOLTS;
-        return text(volts ? "%.1f %s %s %.1f %s" : "%.0f %s %s %.0f %s", Math.abs(margin), unit, margin >= 0 ? "above" : "under", least, which);
+        return text(
+                volts ? "%.1f %s %s %.1f %s" : "%.0f %s %s %.0f %s",
+                Math.abs(margin),
+                unit,
+                margin >= 0 ? "above" : "under",
+                least,
+                which);
     }
 
-    /** When the drawn forecast first passes a limit that it will outstay, or that allows no time; null when it does not. */
+    /**
+     * When the drawn forecast first passes a limit that it will outstay, or that allows no time; null when it does not.
+     */
     private static @Nullable Double limitIn_s(StartProfile profile, StartMonitor monitor) {
         List<Double> curve = monitor.forecast(FORECAST_POINTS);
         for (int i = 0; i < curve.size(); i++) {

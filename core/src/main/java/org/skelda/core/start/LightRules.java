@@ -14,7 +14,10 @@ final class LightRules {
         public void moved(Attempt a) {
             Switches switches = a.switches();
             if (a.at_us(Milestone.FUEL_ON) == a.now_us() && switches.ignitionMeasured() && !switches.ignition()) {
-                a.raise(FindingId.IGNITION_MISSING, a.now_us(), Action.CUT_FUEL,
+                a.raise(
+                        FindingId.IGNITION_MISSING,
+                        a.now_us(),
+                        Action.CUT_FUEL,
                         "Fuel came on without ignition. Leave the ignition off: unburnt fuel would light all at once.");
             }
         }
@@ -25,9 +28,17 @@ final class LightRules {
         @Override
         public void moved(Attempt a) {
             Switches switches = a.switches();
-            if (switches.ignitionTurnedOn() && switches.fuelBefore() && a.isReached(Milestone.FUEL_ON) && !a.isReached(Milestone.LIGHT_OFF)) {
-                a.raise(FindingId.IGNITION_LATE, a.now_us(), Action.CUT_FUEL, text("Ignition came on %.1f s after the fuel, which has collected unburnt.",
-                        (a.now_us() - switches.fuelOn_us()) / 1e6));
+            if (switches.ignitionTurnedOn()
+                    && switches.fuelBefore()
+                    && a.isReached(Milestone.FUEL_ON)
+                    && !a.isReached(Milestone.LIGHT_OFF)) {
+                a.raise(
+                        FindingId.IGNITION_LATE,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        text(
+                                "Ignition came on %.1f s after the fuel, which has collected unburnt.",
+                                (a.now_us() - switches.fuelOn_us()) / 1e6));
             }
         }
     }
@@ -41,12 +52,19 @@ final class LightRules {
         @Override
         long latest_us(Attempt a) {
             return a.isReached(Milestone.FUEL_ON)
-                    ? a.at_us(Milestone.FUEL_ON) + a.profile().lightOffWithin().toNanos() / 1000 : Signal.NEVER;
+                    ? a.at_us(Milestone.FUEL_ON) + a.profile().lightOffWithin().toNanos() / 1000
+                    : Signal.NEVER;
         }
 
         @Override
         void missing(Attempt a, long at_us) {
-            a.raise(FindingId.NO_LIGHT_OFF, at_us, a.profile().guardedCut(), text("No light-off %d s after fuel on.", a.profile().lightOffWithin().toSeconds()));
+            a.raise(
+                    FindingId.NO_LIGHT_OFF,
+                    at_us,
+                    a.profile().guardedCut(),
+                    text(
+                            "No light-off %d s after fuel on.",
+                            a.profile().lightOffWithin().toSeconds()));
         }
     }
 }

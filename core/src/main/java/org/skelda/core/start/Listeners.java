@@ -13,6 +13,7 @@ final class Listeners implements Signal.Listener {
         @Override
         public void lost(long at_us) {}
     };
+
     private Signal.Listener[] all;
 
     private Listeners(Signal.Listener... first) {

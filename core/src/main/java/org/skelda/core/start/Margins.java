@@ -19,22 +19,37 @@ final class Margins {
         this.milestones = milestones;
     }
 
-    static List<Margin> of(StartProfile profile, Map<Milestone, Duration> milestones, AttemptReport.Remembered figures, AttemptReport.@Nullable Peak peak,
+    static List<Margin> of(
+            StartProfile profile,
+            Map<Milestone, Duration> milestones,
+            AttemptReport.Remembered figures,
+            AttemptReport.@Nullable Peak peak,
             List<DwellWatch> watches) {
         Margins all = new Margins(profile, milestones);
         if (peak != null) {
             all.temperature(peak.value_c(), watches);
         }
         all.time("Time to light-off", Milestone.FUEL_ON, Milestone.LIGHT_OFF, profile.lightOffWithin());
-        all.time("Time to oil pressure", Milestone.ROTATION, Milestone.OIL_RISING, profile.turning().oilWithin());
+        all.time(
+                "Time to oil pressure",
+                Milestone.ROTATION,
+                Milestone.OIL_RISING,
+                profile.turning().oilWithin());
         Duration idle = figures.timeToIdle();
         if (idle != null) {
-            all.margins.add(Margin.below("Time to idle", seconds(idle), seconds(profile.idle().within()), "s", all.source("time to idle")));
+            all.margins.add(Margin.below(
+                    "Time to idle", seconds(idle), seconds(profile.idle().within()), "s", all.source("time to idle")));
         }
-        all.margins.add(Margin.below("Starter time", seconds(figures.starterOn()), seconds(profile.starter().allowed()), "s", all.source("starter duty")));
+        all.margins.add(Margin.below(
+                "Starter time",
+                seconds(figures.starterOn()),
+                seconds(profile.starter().allowed()),
+                "s",
+                all.source("starter duty")));
         Double flow = figures.flowAtLightOff_kgph();
         if (flow != null) {
-            all.margins.add(Margin.below("Fuel flow at light-off", flow, profile.fuel().cutAbove_kgph(), "kg/h", all.source("fuel flow")));
+            all.margins.add(Margin.below(
+                    "Fuel flow at light-off", flow, profile.fuel().cutAbove_kgph(), "kg/h", all.source("fuel flow")));
         }
         Double dip = figures.dip_v();
         StartProfile.Supply.Dip limits = profile.supply().dip();
@@ -49,10 +64,20 @@ final class Margins {
     private void temperature(double peak_c, List<DwellWatch> watches) {
         for (DwellWatch watch : watches) {
             Limit limit = watch.limit();
-            margins.add(limit.allowed().isZero()
-                    ? Margin.below("Peak " + profile.words(Parameter.TEMPERATURE), peak_c, limit.value(), "°C", source("start temperature limits"))
-                    : Margin.below("Time above " + Math.round(limit.value()) + " °C", watch.longest_us() / 1e6, seconds(limit.allowed()), "s",
-                            source("start temperature limits")));
+            margins.add(
+                    limit.allowed().isZero()
+                            ? Margin.below(
+                                    "Peak " + profile.words(Parameter.TEMPERATURE),
+                                    peak_c,
+                                    limit.value(),
+                                    "°C",
+                                    source("start temperature limits"))
+                            : Margin.below(
+                                    "Time above " + Math.round(limit.value()) + " °C",
+                                    watch.longest_us() / 1e6,
+                                    seconds(limit.allowed()),
+                                    "s",
+                                    source("start temperature limits")));
         }
     }
 
@@ -60,7 +85,12 @@ final class Margins {
         Duration began = milestones.get(from);
         Duration reached = milestones.get(to);
         if (began != null && reached != null) {
-            margins.add(Margin.below(what, seconds(reached.minus(began)), seconds(within), "s", source(what.toLowerCase(java.util.Locale.ROOT))));
+            margins.add(Margin.below(
+                    what,
+                    seconds(reached.minus(began)),
+                    seconds(within),
+                    "s",
+                    source(what.toLowerCase(java.util.Locale.ROOT))));
         }
     }
 

@@ -1,6 +1,9 @@
 package org.skelda.core.start;
 
-/** What happens once in a start, in the order in which it should. Stamped with the time of the sample that first shows it. */
+/**
+ * What happens once in a start, in the order in which it should. Stamped with the time of the sample that first shows
+ * it.
+ */
 public enum Milestone {
     /** Duct pressure at least 12 kPa under its reading at starter on (bleed air). */
     VALVE_OPEN("start valve open"),
@@ -10,7 +13,9 @@ public enum Milestone {
     OIL_RISING("oil pressure rising"),
     /** N1 at least 1 %, or propeller at least 30 rpm. */
     FAN_ROTATION("fan turning"),
-    /** Starter on, spool at its minimum, temperature low enough, supply at its minimum; only until the fuel comes on. */
+    /**
+     * Starter on, spool at its minimum, temperature low enough, supply at its minimum; only until the fuel comes on.
+     */
     FUEL_ALLOWED("fuel allowed"),
     /** The fuel comes on, or was on at starter on with the start spool under its minimum. */
     FUEL_ON("fuel on"),

@@ -1,11 +1,15 @@
 package org.skelda.core.start;
 
-/** When each milestone of a start holds, in the order of their table. Each is stamped with the sample that first shows it. */
+/**
+ * When each milestone of a start holds, in the order of their table. Each is stamped with the sample that first shows
+ * it.
+ */
 final class MilestoneRules {
     private static final double VALVE_DROP_kPa = 12;
     private static final double ROTATION_pct = 2;
     /** A spool that still turned at starter on must turn up by this much (%). */
     private static final double TURNS_UP_pct = 1;
+
     private static final double OIL_RISE_kPa = 15;
     private static final double FAN_pct = 1;
     private static final double PROPELLER_rpm = 30;
@@ -26,7 +30,9 @@ final class MilestoneRules {
         if (isAhead(a, Milestone.FUEL_ALLOWED) && fuelAllowed(a)) a.reach(Milestone.FUEL_ALLOWED);
         if (a.fuelComesOn()) a.reach(Milestone.FUEL_ON);
         if (isAhead(a, Milestone.LIGHT_OFF) && lit(a)) a.reach(Milestone.LIGHT_OFF);
-        if (a.switches().starterTurnedOff() && a.isReached(Milestone.LIGHT_OFF) && a.switches().fuel()) a.reach(Milestone.STARTER_OUT);
+        if (a.switches().starterTurnedOff()
+                && a.isReached(Milestone.LIGHT_OFF)
+                && a.switches().fuel()) a.reach(Milestone.STARTER_OUT);
         if (isAhead(a, Milestone.IDLE) && idle(a)) a.reach(Milestone.IDLE);
     }
 
@@ -35,10 +41,14 @@ final class MilestoneRules {
     }
 
     private static boolean lit(Attempt a) {
-        return a.isReached(Milestone.FUEL_ON) && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC;
+        return a.isReached(Milestone.FUEL_ON)
+                && a.value(Parameter.TEMPERATURE) >= a.figures().coolestSinceFuel_c() + LIGHT_OFF_RISE_degC;
     }
 
-    /** Duct pressure at starter on, or where there was no reading at that very sample the first after it; spool and oil at their lowest since. */
+    /**
+     * Duct pressure at starter on, or where there was no reading at that very sample the first after it; spool and oil
+     * at their lowest since.
+     */
     private void takeBaselines(Attempt a) {
         if (Double.isNaN(ductAtStart)) {
             ductAtStart = a.value(Parameter.DUCT);
@@ -66,7 +76,8 @@ final class MilestoneRules {
     }
 
     private boolean valveOpen(Attempt a) {
-        return a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR && a.value(Parameter.DUCT) <= ductAtStart - VALVE_DROP_kPa;
+        return a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR
+                && a.value(Parameter.DUCT) <= ductAtStart - VALVE_DROP_kPa;
     }
 
     private static double turning(Attempt a) {
@@ -75,7 +86,9 @@ final class MilestoneRules {
 
     private static boolean fuelAllowed(Attempt a) {
         StartProfile.Fuel fuel = a.profile().fuel();
-        return !a.isReached(Milestone.FUEL_ON) && !a.switches().fuel() && a.switches().starter()
+        return !a.isReached(Milestone.FUEL_ON)
+                && !a.switches().fuel()
+                && a.switches().starter()
                 && a.value(Parameter.SPOOL) >= fuel.minimum_pct()
                 && a.value(Parameter.TEMPERATURE) <= fuel.hottestBefore_c()
                 && supplied(a);
@@ -88,11 +101,14 @@ final class MilestoneRules {
         }
         boolean counts = a.profile().drive().manner() == StartProfile.Manner.BLEED_AIR
                 || a.now_us() - a.switches().starterOn_us() >= VOLTS_COUNT_AFTER_us;
-        return !counts || !a.readings().margin().isLostAt(a.now_us()) && a.readings().margin().last() >= 0;
+        return !counts
+                || !a.readings().margin().isLostAt(a.now_us())
+                        && a.readings().margin().last() >= 0;
     }
 
     private static boolean idle(Attempt a) {
-        return a.switches().fuel() && a.profile().idle().at(a.value(Parameter.SPOOL))
+        return a.switches().fuel()
+                && a.profile().idle().at(a.value(Parameter.SPOOL))
                 && Math.abs(a.windows().spoolOver5s()) <= STEADY_pctps
                 && a.value(Parameter.TEMPERATURE) < a.profile().lowestLimit_c();
     }

@@ -14,7 +14,14 @@ import org.jspecify.annotations.Nullable;
 public record Outcome(Kind kind, @Nullable FindingId finding) {
 
     /** The manners of ending, in the order in which they are asked. */
-    public enum Kind { FINDING, UNKNOWN, NORMAL, CREW_ABORT, DRY_MOTOR, INCOMPLETE }
+    public enum Kind {
+        FINDING,
+        UNKNOWN,
+        NORMAL,
+        CREW_ABORT,
+        DRY_MOTOR,
+        INCOMPLETE
+    }
 
     public Outcome {
         if ((kind == Kind.FINDING) != (finding != null)) {
@@ -27,15 +34,19 @@ public record Outcome(Kind kind, @Nullable FindingId finding) {
     }
 
     /**
-     * The outcome that the findings decide, if any cuts: the first by time and table order; a predicted hot start whose limit was
-     * then exceeded counts as a hot start.
+     * The outcome that the findings decide, if any cuts: the first by time and table order; a predicted hot start whose
+     * limit was then exceeded counts as a hot start.
      *
      * @param findings in order
      * @param exceeded whether a start limit was exceeded in the attempt
      */
     static Optional<Outcome> decidedBy(List<Finding> findings, boolean exceeded) {
-        return findings.stream().filter(finding -> finding.action().cuts()).findFirst().map(finding -> new Outcome(Kind.FINDING,
-                finding.id() == FindingId.HOT_PREDICTED && exceeded ? FindingId.HOT_START : finding.id()));
+        return findings.stream()
+                .filter(finding -> finding.action().cuts())
+                .findFirst()
+                .map(finding -> new Outcome(
+                        Kind.FINDING,
+                        finding.id() == FindingId.HOT_PREDICTED && exceeded ? FindingId.HOT_START : finding.id()));
     }
 
     /** Its name in files: the finding's, or the manner's. */

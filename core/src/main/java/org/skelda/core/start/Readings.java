@@ -2,7 +2,9 @@ package org.skelda.core.start;
 
 import org.skelda.core.limit.Signal;
 
-/** The signals of one engine, kept from one attempt to the next, and how far its supply is above what cranking needs. */
+/**
+ * The signals of one engine, kept from one attempt to the next, and how far its supply is above what cranking needs.
+ */
 final class Readings {
     private static final Parameter[] PARAMETERS = Parameter.values();
 

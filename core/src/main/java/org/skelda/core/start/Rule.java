@@ -3,8 +3,8 @@ package org.skelda.core.start;
 import org.skelda.core.limit.Signal;
 
 /**
- * One row of the table of findings. A rule says when it looks by what it implements: at each sample, when a switch has moved, at a
- * milestone, or at a moment that falls due on time alone. It lives for one attempt.
+ * One row of the table of findings. A rule says when it looks by what it implements: at each sample, when a switch has
+ * moved, at a milestone, or at a moment that falls due on time alone. It lives for one attempt.
  */
 interface Rule {
 

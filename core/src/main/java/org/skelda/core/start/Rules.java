@@ -2,7 +2,10 @@ package org.skelda.core.start;
 
 import java.util.List;
 
-/** The table of findings: one rule for each row, in its order. A start limit exceeded is watched by the attempt itself, what follows a cut by {@link CutWatch}. */
+/**
+ * The table of findings: one rule for each row, in its order. A start limit exceeded is watched by the attempt itself,
+ * what follows a cut by {@link CutWatch}.
+ */
 final class Rules {
     private Rules() {}
 

@@ -16,8 +16,19 @@ package org.skelda.core.start;
  * @param fuel whether the fuel lever is on
  * @param ignition whether the igniters are on
  */
-public record Sample(long at_us, double spool_pct, double fan, double temperature_c, double flow_kgph, double oil_kpa, double duct_kpa,
-        double bus_v, double bus_a, Switch starter, Switch fuel, Switch ignition) {
+public record Sample(
+        long at_us,
+        double spool_pct,
+        double fan,
+        double temperature_c,
+        double flow_kgph,
+        double oil_kpa,
+        double duct_kpa,
+        double bus_v,
+        double bus_a,
+        Switch starter,
+        Switch fuel,
+        Switch ignition) {
 
     /** The reading of one parameter; NaN when there is none at this sample. */
     public double of(Parameter parameter) {
@@ -35,6 +46,18 @@ public record Sample(long at_us, double spool_pct, double fan, double temperatur
 
     /** The same readings at another time. */
     public Sample at(long other_us) {
-        return new Sample(other_us, spool_pct, fan, temperature_c, flow_kgph, oil_kpa, duct_kpa, bus_v, bus_a, starter, fuel, ignition);
+        return new Sample(
+                other_us,
+                spool_pct,
+                fan,
+                temperature_c,
+                flow_kgph,
+                oil_kpa,
+                duct_kpa,
+                bus_v,
+                bus_a,
+                starter,
+                fuel,
+                ignition);
     }
 }

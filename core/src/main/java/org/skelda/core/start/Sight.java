@@ -12,7 +12,13 @@ import org.jspecify.annotations.Nullable;
  * @param fuel whether fuel may come on; null when that is no question
  * @param next what to look for next if all goes well; null for nothing
  */
-record Sight(boolean tapped, boolean silent, @Nullable String lost, String unwatched, @Nullable FuelGate fuel, @Nullable Milestone next) {
+record Sight(
+        boolean tapped,
+        boolean silent,
+        @Nullable String lost,
+        String unwatched,
+        @Nullable FuelGate fuel,
+        @Nullable Milestone next) {
 
     /** Nothing is read. */
     static Sight tapped(@Nullable Milestone next) {

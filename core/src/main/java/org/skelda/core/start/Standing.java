@@ -18,5 +18,15 @@ import org.jspecify.annotations.Nullable;
  * @param flow_kgph kg/h; null when it is not known
  * @param flowStopped whether nothing says that fuel still flows
  */
-public record Standing(boolean fuel, @Nullable Boolean ignition, boolean starter, Duration starterFor, @Nullable Double engaged_pct, Clearing.Left left,
-        @Nullable Double coolest_c, @Nullable Double spool_pct, @Nullable Double temperature_c, @Nullable Double flow_kgph, boolean flowStopped) {}
+public record Standing(
+        boolean fuel,
+        @Nullable Boolean ignition,
+        boolean starter,
+        Duration starterFor,
+        @Nullable Double engaged_pct,
+        Clearing.Left left,
+        @Nullable Double coolest_c,
+        @Nullable Double spool_pct,
+        @Nullable Double temperature_c,
+        @Nullable Double flow_kgph,
+        boolean flowStopped) {}

@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is said of one engine at one moment: the verdict, the ladder and the script, drawn from the same facts, so that they name the
- * same next act.
+ * What is said of one engine at one moment: the verdict, the ladder and the script, drawn from the same facts, so that
+ * they name the same next act.
  *
  * @param verdict what to do now, and why
  * @param ladder what to look for, in the order in which the type reaches it; nothing in it is next while a script runs
@@ -22,7 +22,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script.Step> script) {
     private static final Duration SHOWN_AFTER = Duration.ofMinutes(2);
-    private static final Set<Script.Row> STARTER_MUST_GO = EnumSet.of(Script.Row.OVERRUN, Script.Row.FUEL_NEVER_ON, Script.Row.LEFT_TO_RUN_DOWN);
+    private static final Set<Script.Row> STARTER_MUST_GO =
+            EnumSet.of(Script.Row.OVERRUN, Script.Row.FUEL_NEVER_ON, Script.Row.LEFT_TO_RUN_DOWN);
     private static final String BLIND = "no data. Use the aircraft's gauges.";
 
     /**
@@ -36,9 +37,18 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
      * @param next the next try of the starter, were it off now
      * @param coolFor until the starter has cooled, were it off now
      */
-    private record Moment(String engine, StartProfile profile, List<AttemptReport> attempts, boolean running, Duration since, Standing now, Sight sight,
-            StarterDuty.NextTry next, Duration coolFor) {
-        @Nullable AttemptReport newest() {
+    private record Moment(
+            String engine,
+            StartProfile profile,
+            List<AttemptReport> attempts,
+            boolean running,
+            Duration since,
+            Standing now,
+            Sight sight,
+            StarterDuty.NextTry next,
+            Duration coolFor) {
+        @Nullable
+        AttemptReport newest() {
             return attempts.isEmpty() ? null : attempts.getLast();
         }
 
@@ -57,10 +67,25 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
      * @param coolFor until the starter has cooled, were it off now; zero or negative once it has
      * @param time a moment of the samples' clock (us) in words
      */
-    public static StartAdvice read(String engine, StartMonitor monitor, boolean silent, StarterDuty.NextTry next, Duration coolFor, TimeWords time) {
+    public static StartAdvice read(
+            String engine,
+            StartMonitor monitor,
+            boolean silent,
+            StarterDuty.NextTry next,
+            Duration coolFor,
+            TimeWords time) {
         List<AttemptReport> attempts = monitor.attempts();
         Duration since = attempts.isEmpty() ? Duration.ZERO : monitor.since(attempts.getLast());
-        return of(new Moment(engine, monitor.profile(), attempts, monitor.isRunning(), since, monitor.standing(), monitor.sight(silent, time), next, coolFor));
+        return of(new Moment(
+                engine,
+                monitor.profile(),
+                attempts,
+                monitor.isRunning(),
+                since,
+                monitor.standing(),
+                monitor.sight(silent, time),
+                next,
+                coolFor));
     }
 
     /**
@@ -70,19 +95,41 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
      * @param attempts of the engine in their order, the newest last
      * @param now how the engine stands, as far as was told
      */
-    static StartAdvice tapped(String engine, StartProfile profile, TappedStart told, List<AttemptReport> attempts, Duration since, Standing now, @Nullable Milestone ahead,
-            StarterDuty.NextTry next, Duration coolFor) {
+    static StartAdvice tapped(
+            String engine,
+            StartProfile profile,
+            TappedStart told,
+            List<AttemptReport> attempts,
+            Duration since,
+            Standing now,
+            @Nullable Milestone ahead,
+            StarterDuty.NextTry next,
+            Duration coolFor) {
         return of(new Moment(engine, profile, attempts, !told.ended(), since, now, Sight.tapped(ahead), next, coolFor));
     }
 
     private static StartAdvice of(Moment m) {
-        Script script = WentWrong.of(m.profile(), m.attempts(), m.now(), m.since(), m.next(), m.coolFor()).map(StartAdvice::scriptOf).orElse(null);
+        Script script = WentWrong.of(m.profile(), m.attempts(), m.now(), m.since(), m.next(), m.coolFor())
+                .map(StartAdvice::scriptOf)
+                .orElse(null);
         Verdict verdict = verdict(m, script);
         AttemptReport shown = m.isRecent() ? m.newest() : null;
-        return new StartAdvice(verdict, Ladder.of(m.profile(), shown, m.since(), verdict.next(), m.sight().fuel(), m.now().ignition()), script == null ? List.of() : script.steps());
+        return new StartAdvice(
+                verdict,
+                Ladder.of(
+                        m.profile(),
+                        shown,
+                        m.since(),
+                        verdict.next(),
+                        m.sight().fuel(),
+                        m.now().ignition()),
+                script == null ? List.of() : script.steps());
     }
 
-    /** A start goes on once its overrun starter is off. All else stands until fuel comes on again: nobody forgets what must come before. */
+    /**
+     * A start goes on once its overrun starter is off. All else stands until fuel comes on again: nobody forgets what
+     * must come before.
+     */
     private static @Nullable Script scriptOf(WentWrong wrong) {
         Script script = Script.of(wrong);
         boolean goesOn = script.row() == Script.Row.OVERRUN && !wrong.now().starter();
@@ -102,32 +149,58 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
 
     private static Verdict blind(Moment m) {
         String lost = m.sight().lost();
-        String reason = lost != null ? lost : m.running() ? "The feed fell silent in mid-start." : "The feed is silent.";
-        String sentence = m.engine() + ": " + BLIND + (m.running() ? " If you cannot see the temperature either: fuel OFF." : "");
+        String reason =
+                lost != null ? lost : m.running() ? "The feed fell silent in mid-start." : "The feed is silent.";
+        String sentence =
+                m.engine() + ": " + BLIND + (m.running() ? " If you cannot see the temperature either: fuel OFF." : "");
         return new Verdict(Verdict.Call.BLIND, sentence, List.of(reason), "", null);
     }
 
     private static Verdict running(Moment m) {
-        List<String> advice = m.newest() == null ? List.of() : m.newest().findings().stream().sorted(Finding.IN_ORDER).map(Finding::reason).toList();
-        String well = m.sight().tapped() ? ": as you tap it" : advice.isEmpty() ? ": on track" : ": go on, and know this";
-        return new Verdict(advice.isEmpty() ? Verdict.Call.ON_TRACK : Verdict.Call.ADVISE, m.engine() + well, advice, m.sight().unwatched(), m.sight().next());
+        List<String> advice = m.newest() == null
+                ? List.of()
+                : m.newest().findings().stream()
+                        .sorted(Finding.IN_ORDER)
+                        .map(Finding::reason)
+                        .toList();
+        String well =
+                m.sight().tapped() ? ": as you tap it" : advice.isEmpty() ? ": on track" : ": go on, and know this";
+        return new Verdict(
+                advice.isEmpty() ? Verdict.Call.ON_TRACK : Verdict.Call.ADVISE,
+                m.engine() + well,
+                advice,
+                m.sight().unwatched(),
+                m.sight().next());
     }
 
     private static Verdict resting(Moment m) {
         AttemptReport last = m.isRecent() ? m.newest() : null;
-        String words = last == null ? ": not starting" : switch (last.outcome().kind()) {
-            case NORMAL -> ": started, at idle";
-            case DRY_MOTOR -> ": dry motored, not started";
-            case UNKNOWN -> last.milestones().containsKey(Milestone.IDLE) ? ": at idle, not seen all the way" : ": not seen to its end";
-            case FINDING -> last.milestones().containsKey(Milestone.IDLE) && m.now().fuel() ? ": started, at idle" : ": not starting";
-            case CREW_ABORT, INCOMPLETE -> ": not starting";
-        };
-        List<String> reasons = last == null ? List.of() : switch (last.outcome().kind()) {
-            case UNKNOWN -> List.of("Readings were missing while they were needed. Check it by the aircraft's gauges.");
-            case INCOMPLETE -> List.of("The start before was not seen to its end.");
-            case FINDING -> Stream.concat(reasons(m).stream().limit(1), Stream.of("Maintenance before another start.")).toList();
-            default -> List.of();
-        };
+        String words = last == null
+                ? ": not starting"
+                : switch (last.outcome().kind()) {
+                    case NORMAL -> ": started, at idle";
+                    case DRY_MOTOR -> ": dry motored, not started";
+                    case UNKNOWN ->
+                        last.milestones().containsKey(Milestone.IDLE)
+                                ? ": at idle, not seen all the way"
+                                : ": not seen to its end";
+                    case FINDING ->
+                        last.milestones().containsKey(Milestone.IDLE) && m.now().fuel()
+                                ? ": started, at idle"
+                                : ": not starting";
+                    case CREW_ABORT, INCOMPLETE -> ": not starting";
+                };
+        List<String> reasons = last == null
+                ? List.of()
+                : switch (last.outcome().kind()) {
+                    case UNKNOWN ->
+                        List.of("Readings were missing while they were needed. Check it by the aircraft's gauges.");
+                    case INCOMPLETE -> List.of("The start before was not seen to its end.");
+                    case FINDING ->
+                        Stream.concat(reasons(m).stream().limit(1), Stream.of("Maintenance before another start."))
+                                .toList();
+                    default -> List.of();
+                };
         return new Verdict(Verdict.Call.RESTING, m.engine() + words, reasons, "", null);
     }
 
@@ -136,16 +209,24 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
     private static Verdict ofScript(Moment m, Script script) {
         Script.Step step = script.next();
         Verdict.Call call = call(m, script, step);
-        List<String> reasons = Optional.ofNullable(m.sight().silent() || m.sight().lost() != null ? unseen(m) : null).map(unseen -> {
-            List<String> all = new java.util.ArrayList<>(reasons(m));
-            all.add(all.isEmpty() ? 0 : 1, unseen);
-            return all;
-        }).orElseGet(() -> reasons(m));
+        List<String> reasons = Optional.ofNullable(
+                        m.sight().silent() || m.sight().lost() != null ? unseen(m) : null)
+                .map(unseen -> {
+                    List<String> all = new java.util.ArrayList<>(reasons(m));
+                    all.add(all.isEmpty() ? 0 : 1, unseen);
+                    return all;
+                })
+                .orElseGet(() -> reasons(m));
         if (call == Verdict.Call.COMPUTER_STOPS) {
-            return new Verdict(call, text("%s: the start computer should cut the fuel, %d s", m.engine(), secondsUp(waits(m, script))), reasons,
-                    "If it does not, cut the fuel yourself.", null);
+            return new Verdict(
+                    call,
+                    text("%s: the start computer should cut the fuel, %d s", m.engine(), secondsUp(waits(m, script))),
+                    reasons,
+                    "If it does not, cut the fuel yourself.",
+                    null);
         }
-        return new Verdict(call, m.engine() + ": " + sentence(m.profile(), step.act(), m.now()), reasons, note(m, step), null);
+        return new Verdict(
+                call, m.engine() + ": " + sentence(m.profile(), step.act(), m.now()), reasons, note(m, step), null);
     }
 
     private static String unseen(Moment m) {
@@ -163,9 +244,13 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
             case FUEL_OFF -> script.computerWaits() == null ? Verdict.Call.CUT_FUEL : Verdict.Call.COMPUTER_STOPS;
             case SECOND_MEANS -> Verdict.Call.SECOND_MEANS;
             case TAKE_ITS_SUPPLY -> Verdict.Call.STOP_STARTER;
-            case STARTER_OFF -> STARTER_MUST_GO.contains(script.row()) || script.starterMustGo() ? Verdict.Call.STOP_STARTER : Verdict.Call.AFTER_CUT;
+            case STARTER_OFF ->
+                STARTER_MUST_GO.contains(script.row()) || script.starterMustGo()
+                        ? Verdict.Call.STOP_STARTER
+                        : Verdict.Call.AFTER_CUT;
             case KEEP_TURNING, ENGAGE, WAIT_FOR_SPEED -> fire ? Verdict.Call.KEEP_TURNING : Verdict.Call.AFTER_CUT;
-            case IGNITION_OFF, SEE_FLOW_FALL, DRAIN_AND_COOL, COOL, RUN_DOWN, TELL, WRITE, START_AGAIN, MAINTENANCE -> Verdict.Call.AFTER_CUT;
+            case IGNITION_OFF, SEE_FLOW_FALL, DRAIN_AND_COOL, COOL, RUN_DOWN, TELL, WRITE, START_AGAIN, MAINTENANCE ->
+                Verdict.Call.AFTER_CUT;
         };
     }
 
@@ -176,12 +261,16 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
             case SEE_FLOW_FALL -> text("see flow and %s fall", profile.words(Parameter.TEMPERATURE));
             case SECOND_MEANS -> text("use the %s", profile.remedy().secondMeans());
             case STARTER_OFF -> "stop the starter";
-            case TAKE_ITS_SUPPLY -> "take away its " + (profile.drive().manner() == StartProfile.Manner.BLEED_AIR ? "air" : "current");
+            case TAKE_ITS_SUPPLY ->
+                "take away its " + (profile.drive().manner() == StartProfile.Manner.BLEED_AIR ? "air" : "current");
             case KEEP_TURNING -> "keep it turning, fuel OFF";
             case DRAIN_AND_COOL -> now.starter() ? "stop the starter" : "let it drain, starter OFF";
             case COOL -> "let the starter cool";
-            case WAIT_FOR_SPEED -> text("starter OFF until %s is %.0f %% or less", profile.words(Parameter.SPOOL),
-                    Objects.requireNonNull(profile.starter().engageAtOrBelow_pct()));
+            case WAIT_FOR_SPEED ->
+                text(
+                        "starter OFF until %s is %.0f %% or less",
+                        profile.words(Parameter.SPOOL),
+                        Objects.requireNonNull(profile.starter().engageAtOrBelow_pct()));
             case ENGAGE -> "turn it on the starter, fuel and ignition OFF";
             case RUN_DOWN -> "let it run down";
             case START_AGAIN -> "another start attempt may follow";
@@ -194,7 +283,8 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
         return switch (step.act()) {
             case FUEL_OFF -> m.now().starter() ? "Cutting the fuel does not stop the starter: it stays on." : "";
             case SECOND_MEANS -> "The fuel lever did not stop the fuel.";
-            case STARTER_OFF, TAKE_ITS_SUPPLY -> m.now().fuel() ? "Stopping the starter leaves the fuel on." : "Fuel stays off.";
+            case STARTER_OFF, TAKE_ITS_SUPPLY ->
+                m.now().fuel() ? "Stopping the starter leaves the fuel on." : "Fuel stays off.";
             case KEEP_TURNING -> "Turning it does not stop fuel that still flows.";
             default -> "";
         };
@@ -212,7 +302,10 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
             case ADVISE -> 4;
         });
         for (int i = m.attempts().size() - 1; i >= 0; i--) {
-            List<String> reasons = m.attempts().get(i).findings().stream().sorted(pressing.thenComparing(Finding.IN_ORDER)).map(Finding::reason).toList();
+            List<String> reasons = m.attempts().get(i).findings().stream()
+                    .sorted(pressing.thenComparing(Finding.IN_ORDER))
+                    .map(Finding::reason)
+                    .toList();
             if (!reasons.isEmpty()) {
                 return reasons;
             }

@@ -8,13 +8,14 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Watches one engine's starts. Samples and the passing of time go in; {@link #attempts} and {@link StartAdvice} say at any moment what has happened, what
- * is wrong and what to do. A recorded trace and a live feed pass through the same code with the same answer; extra calls of {@link
- * #advanceTo} never change it.
+ * Watches one engine's starts. Samples and the passing of time go in; {@link #attempts} and {@link StartAdvice} say at
+ * any moment what has happened, what is wrong and what to do. A recorded trace and a live feed pass through the same
+ * code with the same answer; extra calls of {@link #advanceTo} never change it.
  *
- * <p>An attempt begins when the starter goes on and none is running. It ends 10 s after idle; or when starter and fuel are off and
- * the start spool is under 5 %; or where the starter goes on again with fuel off at or under the type's re-engagement speed: there the
- * next one begins. A starter that is on at the very first sample was not seen to go on: that start is not judged.
+ * <p>An attempt begins when the starter goes on and none is running. It ends 10 s after idle; or when starter and fuel
+ * are off and the start spool is under 5 %; or where the starter goes on again with fuel off at or under the type's
+ * re-engagement speed: there the next one begins. A starter that is on at the very first sample was not seen to go on:
+ * that start is not judged.
  *
  * <p>Times are microseconds on the clock of the samples. One thread.
  */
@@ -32,6 +33,7 @@ public final class StartMonitor {
     private @Nullable Attempt attempt;
     /** The running attempt as it stands, once it was asked for; null when something has changed since. */
     private @Nullable AttemptReport current;
+
     private int cutBelongsTo = NONE;
     private double engaged_pct = Double.NaN;
     private long now_us = Long.MIN_VALUE;
@@ -50,7 +52,8 @@ public final class StartMonitor {
     public StartMonitor(StartProfile profile, double elevation_ft, Supplier<TemperatureForecast> forecasts) {
         this(profile, elevation_ft, new Switches(), new Clearing(profile), forecasts);
         if (!(elevation_ft >= -2000 && elevation_ft <= 20_000)) {
-            throw new IllegalArgumentException("an elevation of " + elevation_ft + " ft is out of range; give -2,000 to 20,000 ft");
+            throw new IllegalArgumentException(
+                    "an elevation of " + elevation_ft + " ft is out of range; give -2,000 to 20,000 ft");
         }
     }
 
@@ -74,7 +77,12 @@ public final class StartMonitor {
         return fork;
     }
 
-    private StartMonitor(StartProfile profile, double elevation_ft, Switches switches, Clearing clearing, Supplier<TemperatureForecast> forecasts) {
+    private StartMonitor(
+            StartProfile profile,
+            double elevation_ft,
+            Switches switches,
+            Clearing clearing,
+            Supplier<TemperatureForecast> forecasts) {
         this.profile = profile;
         this.elevation_ft = elevation_ft;
         this.readings = new Readings(profile, elevation_ft);
@@ -86,7 +94,8 @@ public final class StartMonitor {
     }
 
     /**
-     * Time has passed: what falls due before this moment falls due. A moment before one that was given already is no news.
+     * Time has passed: what falls due before this moment falls due. A moment before one that was given already is no
+     * news.
      *
      * @param at_us the present
      */
@@ -111,7 +120,8 @@ public final class StartMonitor {
      */
     public void accept(Sample sample) {
         if (lastSample_us != Long.MIN_VALUE && sample.at_us() <= lastSample_us) {
-            throw new IllegalArgumentException("a sample at " + sample.at_us() + " us is not later than the one at " + lastSample_us + " us");
+            throw new IllegalArgumentException(
+                    "a sample at " + sample.at_us() + " us is not later than the one at " + lastSample_us + " us");
         }
         lastSample_us = sample.at_us();
         advanceTo(sample.at_us());
@@ -130,7 +140,8 @@ public final class StartMonitor {
             fileIfEnded();
         }
         if (attempt == null && switches.starterTurnedOn()) {
-            attempt = new Attempt(profile, readings, switches, clearing, !done.isEmpty(), sample.at_us(), forecasts.get());
+            attempt = new Attempt(
+                    profile, readings, switches, clearing, !done.isEmpty(), sample.at_us(), forecasts.get());
         }
         if (attempt != null) {
             attempt.absorb(sample);
@@ -148,10 +159,15 @@ public final class StartMonitor {
         clearing.read(sample.temperature_c());
     }
 
-    /** The starter goes on again, with fuel off, at or under the type's re-engagement speed, or at any where it has none. */
+    /**
+     * The starter goes on again, with fuel off, at or under the type's re-engagement speed, or at any where it has
+     * none.
+     */
     private boolean engagesAnew() {
         Double atMost = profile.starter().engageAtOrBelow_pct();
-        return switches.starterTurnedOn() && !switches.fuel() && (atMost == null || readings.value(Parameter.SPOOL, now_us) <= atMost);
+        return switches.starterTurnedOn()
+                && !switches.fuel()
+                && (atMost == null || readings.value(Parameter.SPOOL, now_us) <= atMost);
     }
 
     /** How many attempts there were, the running one included. */
@@ -170,7 +186,10 @@ public final class StartMonitor {
         }
         AttemptReport report = done.get(cutBelongsTo);
         if (report.findings().stream().noneMatch(finding -> finding.id() == id)) {
-            done.set(cutBelongsTo, report.with(new Finding(id, Duration.ofNanos((at_us - report.startedAt_us()) * 1000), action, reason)));
+            done.set(
+                    cutBelongsTo,
+                    report.with(
+                            new Finding(id, Duration.ofNanos((at_us - report.startedAt_us()) * 1000), action, reason)));
         }
     }
 
@@ -203,27 +222,46 @@ public final class StartMonitor {
         clearing.advanceTo(now_us);
         double flow = value(Parameter.FLOW);
         boolean starter = switches.starter();
-        return new Standing(switches.fuel(), switches.ignitionMeasured() ? (Boolean) switches.ignition() : null, starter,
-                starter ? Duration.ofNanos((now_us - switches.starterOn_us()) * 1000) : Duration.ZERO, known(engaged_pct), clearing.left(), known(clearing.coolestTurning_c()),
-                known(value(Parameter.SPOOL)), known(value(Parameter.TEMPERATURE)), known(flow), !(flow > CutWatch.STOPPED_FLOW_kgph));
+        return new Standing(
+                switches.fuel(),
+                switches.ignitionMeasured() ? (Boolean) switches.ignition() : null,
+                starter,
+                starter ? Duration.ofNanos((now_us - switches.starterOn_us()) * 1000) : Duration.ZERO,
+                known(engaged_pct),
+                clearing.left(),
+                known(clearing.coolestTurning_c()),
+                known(value(Parameter.SPOOL)),
+                known(value(Parameter.TEMPERATURE)),
+                known(flow),
+                !(flow > CutWatch.STOPPED_FLOW_kgph));
     }
 
     private static @Nullable Double known(double value) {
         return Double.isNaN(value) || Double.isInfinite(value) ? null : (Double) value;
     }
 
-    /** How the engine is seen now. @param silent whether nothing has come for too long; @param time a moment in words */
+    /**
+     * How the engine is seen now. @param silent whether nothing has come for too long; @param time a moment in words
+     */
     Sight sight(boolean silent, StartAdvice.TimeWords time) {
         Attempt a = attempt;
         if (a == null) {
             return new Sight(false, silent, null, "", null, null);
         }
-        return new Sight(false, silent, a.isBlind() ? lost(a, time) : null, a.unwatched(), silent ? null : FuelGate.of(a), a.next());
+        return new Sight(
+                false,
+                silent,
+                a.isBlind() ? lost(a, time) : null,
+                a.unwatched(),
+                silent ? null : FuelGate.of(a),
+                a.next());
     }
 
     private String lost(Attempt a, StartAdvice.TimeWords time) {
         Parameter which = readings.of(Parameter.SPOOL).isLostAt(now_us) ? Parameter.SPOOL : Parameter.TEMPERATURE;
-        return readings.of(which).isMeasured() ? profile.words(which) + " not read since " + time.of(readings.of(which).last_us()) + "."
+        return readings.of(which).isMeasured()
+                ? profile.words(which) + " not read since "
+                        + time.of(readings.of(which).last_us()) + "."
                 : profile.words(which) + " was never read.";
     }
 
@@ -239,7 +277,9 @@ public final class StartMonitor {
      * @return degC; empty while nothing is forecast, and once the fuel is off or idle is reached
      */
     public List<Double> forecast(int steps) {
-        return attempt == null || !switches.fuel() || attempt.isReached(Milestone.IDLE) ? List.of() : attempt.forecast().drawnOn(steps);
+        return attempt == null || !switches.fuel() || attempt.isReached(Milestone.IDLE)
+                ? List.of()
+                : attempt.forecast().drawnOn(steps);
     }
 
     /** The present: the newest moment that was given; {@link Long#MIN_VALUE} before there was one. */

@@ -6,8 +6,8 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.limit.Limit;
 
 /**
- * All that the judgement of a start needs to know of an aircraft type. Every number is the type's own and comes from its pack.
- * {@link ProfileChecks} tells what contradicts itself in it.
+ * All that the judgement of a start needs to know of an aircraft type. Every number is the type's own and comes from
+ * its pack. {@link ProfileChecks} tells what contradicts itself in it.
  *
  * @param typeId the type's code, e.g. {@code HAVERN-2M}
  * @param name as people call it
@@ -22,15 +22,29 @@ import org.skelda.core.limit.Limit;
  * @param idle what a good idle is
  * @param remedy what follows a start that went wrong
  */
-public record StartProfile(String typeId, String name, Drive drive, Supply supply, Fuel fuel, Duration lightOffWithin,
-        List<Limit> temperatureLimits, Turning turning, Hung hung, Starter starter, Idle idle, Remedy remedy) {
+public record StartProfile(
+        String typeId,
+        String name,
+        Drive drive,
+        Supply supply,
+        Fuel fuel,
+        Duration lightOffWithin,
+        List<Limit> temperatureLimits,
+        Turning turning,
+        Hung hung,
+        Starter starter,
+        Idle idle,
+        Remedy remedy) {
 
     public StartProfile {
         temperatureLimits = List.copyOf(temperatureLimits);
     }
 
     /** What turns the engine. */
-    public enum Manner { BLEED_AIR, ELECTRIC }
+    public enum Manner {
+        BLEED_AIR,
+        ELECTRIC
+    }
 
     /** Which spool the starter turns, and what it drives along. */
     public enum Engine {
@@ -49,15 +63,25 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
             this.temperature = temperature;
         }
 
-        public String spool() { return spool; }
+        public String spool() {
+            return spool;
+        }
 
-        public String fan() { return fan; }
+        public String fan() {
+            return fan;
+        }
 
-        public String temperature() { return temperature; }
+        public String temperature() {
+            return temperature;
+        }
     }
 
     /** How ignition comes on. */
-    public enum Ignition { WITH_FUEL_LEVER, AUTOMATIC, SWITCH_BEFORE_STARTER }
+    public enum Ignition {
+        WITH_FUEL_LEVER,
+        AUTOMATIC,
+        SWITCH_BEFORE_STARTER
+    }
 
     /**
      * @param ignition how it comes on
@@ -65,19 +89,31 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
      * @param tailWindCaution_kt wind from behind that is worth a caution before a start, kt
      * @param automatic whether a start computer opens the fuel and guards light-off, flow, temperature and a hung start
      */
-    public record Drive(Manner manner, Engine engine, Ignition ignition, @Nullable Double ignitionAt_pct, boolean automatic, double tailWindCaution_kt) {}
+    public record Drive(
+            Manner manner,
+            Engine engine,
+            Ignition ignition,
+            @Nullable Double ignitionAt_pct,
+            boolean automatic,
+            double tailWindCaution_kt) {}
 
     /**
      * Air or current. Pressures are kPa gauge at sea level and fall with elevation; volts do not.
      *
      * @param beforeStarter least before the starter (kPa static, or V loaded)
      * @param caution before the starter, worth a caution under this; null for none
-     * @param cranking least while cranking, by start spool: linear between the points, flat outside; one point for a constant
+     * @param cranking least while cranking, by start spool: linear between the points, flat outside; one point for a
+     *     constant
      * @param fallPer1000ft of both, per 1,000 ft of elevation
      * @param dip bus volts just after the starter engages; null for bleed air
      * @param battery that feeds an electric start; null for bleed air
      */
-    public record Supply(double beforeStarter, @Nullable Double caution, List<Point> cranking, double fallPer1000ft, @Nullable Dip dip,
+    public record Supply(
+            double beforeStarter,
+            @Nullable Double caution,
+            List<Point> cranking,
+            double fallPer1000ft,
+            @Nullable Dip dip,
             @Nullable Battery battery) {
         public Supply {
             cranking = List.copyOf(cranking);
@@ -129,7 +165,10 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
             for (int i = 1; i < cranking.size(); i++) {
                 Point above = cranking.get(i);
                 if (spool_pct <= above.spool_pct) {
-                    return below.least + (above.least - below.least) * (spool_pct - below.spool_pct) / (above.spool_pct - below.spool_pct);
+                    return below.least
+                            + (above.least - below.least)
+                                    * (spool_pct - below.spool_pct)
+                                    / (above.spool_pct - below.spool_pct);
                 }
                 below = above;
             }
@@ -145,7 +184,12 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
      * @param normalTo_kgph highest usual flow at light-off, kg/h
      * @param cutAbove_kgph a flow above this is cut, kg/h
      */
-    public record Fuel(double minimum_pct, double preferred_pct, double hottestBefore_c, double normalFrom_kgph, double normalTo_kgph,
+    public record Fuel(
+            double minimum_pct,
+            double preferred_pct,
+            double hottestBefore_c,
+            double normalFrom_kgph,
+            double normalTo_kgph,
             double cutAbove_kgph) {}
 
     /**
@@ -155,7 +199,10 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
      */
     public record Turning(double fanBy_pct, boolean orAtFuelOn, Duration oilWithin) {}
 
-    /** @param rate_pctps slowest acceleration, % a second; @param time under it without a break, after which the start hangs */
+    /**
+     * @param rate_pctps slowest acceleration, % a second; @param time under it without a break, after which the start
+     *     hangs
+     */
     public record Hung(double rate_pctps, Duration time) {}
 
     /**
@@ -165,7 +212,12 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
      * @param engageAtOrBelow_pct highest start spool at which it may engage again, %; null for any, after cooling
      * @param duty the tries in their order; after the last the count begins anew
      */
-    public record Starter(double cutOut_pct, double overrun_pct, boolean byHand, @Nullable Double engageAtOrBelow_pct, List<Try> duty) {
+    public record Starter(
+            double cutOut_pct,
+            double overrun_pct,
+            boolean byHand,
+            @Nullable Double engageAtOrBelow_pct,
+            List<Try> duty) {
         public Starter {
             duty = List.copyOf(duty);
         }
@@ -189,8 +241,15 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
      * @param oilMost_kpa usual most oil pressure, kPa
      * @param within longest time from starter on
      */
-    public record Idle(double speed_pct, double tolerance_pct, @Nullable Double high_pct, double coolest_c, double hottest_c,
-            double oilLeast_kpa, double oilMost_kpa, Duration within) {
+    public record Idle(
+            double speed_pct,
+            double tolerance_pct,
+            @Nullable Double high_pct,
+            double coolest_c,
+            double hottest_c,
+            double oilLeast_kpa,
+            double oilMost_kpa,
+            Duration within) {
 
         /** Whether a start spool (%) is at idle or at high idle. */
         boolean at(double spool_pct) {
@@ -211,7 +270,9 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
             hot = List.copyOf(hot);
         }
 
-        /** Time to stand with the starter off before a dry motor after no light-off; zero where the type does not drain. */
+        /**
+         * Time to stand with the starter off before a dry motor after no light-off; zero where the type does not drain.
+         */
         public Duration drain() {
             return sum(noLight, Doing.DRAIN);
         }
@@ -226,24 +287,42 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
             return sum(hot, Doing.KEEP_TURNING);
         }
 
-        /** Temperature (degC) down to which an engine turns after fuel that burnt; null where it turns for a time instead. */
+        /**
+         * Temperature (degC) down to which an engine turns after fuel that burnt; null where it turns for a time
+         * instead.
+         */
         public @Nullable Double turnUntil_c() {
-            return hot.stream().map(Step::untilCool_c).filter(java.util.Objects::nonNull).findFirst().orElse(null);
+            return hot.stream()
+                    .map(Step::untilCool_c)
+                    .filter(java.util.Objects::nonNull)
+                    .findFirst()
+                    .orElse(null);
         }
 
         private static Duration sum(List<Step> steps, Doing doing) {
-            return steps.stream().filter(step -> step.doing() == doing && step.time() != null).map(Step::time).reduce(Duration.ZERO, Duration::plus);
+            return steps.stream()
+                    .filter(step -> step.doing() == doing && step.time() != null)
+                    .map(Step::time)
+                    .reduce(Duration.ZERO, Duration::plus);
         }
 
         /** What is done in a step. */
-        public enum Doing { KEEP_TURNING, STOP_STARTER, DRAIN, DRY_MOTOR }
+        public enum Doing {
+            KEEP_TURNING,
+            STOP_STARTER,
+            DRAIN,
+            DRY_MOTOR
+        }
 
         /**
          * @param doing what
          * @param time how long; null when it ends otherwise or at once
          * @param untilCool_c until the temperature is at or under this, degC; null when it ends otherwise
          */
-        public record Step(Doing doing, @Nullable Duration time, @Nullable Double untilCool_c) {}
+        public record Step(
+                Doing doing,
+                @Nullable Duration time,
+                @Nullable Double untilCool_c) {}
     }
 
     /** What the action of the guarded findings is: the computer's stop first where there is one. */
@@ -251,7 +330,10 @@ public record StartProfile(String typeId, String name, Drive drive, Supply suppl
         return drive.automatic() ? Action.AUTO_STOP : Action.CUT_FUEL;
     }
 
-    /** What is looked for, in the order in which the type reaches it: a fan or propeller whose speed comes after the fuel's turns after light-off. */
+    /**
+     * What is looked for, in the order in which the type reaches it: a fan or propeller whose speed comes after the
+     * fuel's turns after light-off.
+     */
     List<Milestone> order() {
         List<Milestone> order = new java.util.ArrayList<>(List.of(Milestone.values()));
         if (drive.manner() != Manner.BLEED_AIR) {

@@ -8,8 +8,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The starter's duty over the tries of a series: how often, how long, and how long it cools in between. After the last try of a
- * series, or after as long a rest, the count begins anew. Nothing is switched off by it: it says what the type allows.
+ * The starter's duty over the tries of a series: how often, how long, and how long it cools in between. After the last
+ * try of a series, or after as long a rest, the count begins anew. Nothing is switched off by it: it says what the type
+ * allows.
  */
 public final class StarterDuty {
     private StarterDuty() {}
@@ -27,7 +28,13 @@ public final class StarterDuty {
      * @param spoolAtMost_pct highest start spool at which it may engage, %; null for any
      * @param left tries left in the series, the next one included
      */
-    public record NextTry(int number, int of, Instant allowedAt, Duration mayLast, @Nullable Double spoolAtMost_pct, int left) {
+    public record NextTry(
+            int number,
+            int of,
+            Instant allowedAt,
+            Duration mayLast,
+            @Nullable Double spoolAtMost_pct,
+            int left) {
 
         /** Whether the starter may engage at a time and a start spool (%). */
         public boolean isAllowed(Instant at, double spool_pct) {
@@ -37,10 +44,14 @@ public final class StarterDuty {
         /** In words, at a time and a start spool (%): what it still waits for. */
         public String words(Instant at, double spool_pct) {
             if (at.isBefore(allowedAt)) {
-                return text("Starter cools for another %d s, then try %d of %d", secondsUp(Duration.between(at, allowedAt)), number, of);
+                return text(
+                        "Starter cools for another %d s, then try %d of %d",
+                        secondsUp(Duration.between(at, allowedAt)), number, of);
             }
             return spoolAtMost_pct != null && !(spool_pct <= spoolAtMost_pct)
-                    ? text("Wait for %.0f %% or less before the starter engages, then try %d of %d", spoolAtMost_pct, number, of)
+                    ? text(
+                            "Wait for %.0f %% or less before the starter engages, then try %d of %d",
+                            spoolAtMost_pct, number, of)
                     : text("The starter may engage: try %d of %d, at most %d s", number, of, mayLast.toSeconds());
         }
 
@@ -62,7 +73,9 @@ public final class StarterDuty {
         Instant cooledAt = Instant.MIN;
         Duration wholeRest = starter.duty().getLast().cool();
         for (Engagement engagement : engagements) {
-            place = engagement.on().isBefore(restedAt) ? Math.min(place + 1, starter.duty().size() - 1) : 0;
+            place = engagement.on().isBefore(restedAt)
+                    ? Math.min(place + 1, starter.duty().size() - 1)
+                    : 0;
             if (engagement.off() == null) {
                 return tryAt(starter, place, engagement.on());
             }
@@ -75,6 +88,7 @@ public final class StarterDuty {
 
     private static NextTry tryAt(StartProfile.Starter starter, int place, Instant allowedAt) {
         int of = starter.duty().size();
-        return new NextTry(place + 1, of, allowedAt, starter.duty().get(place).on(), starter.engageAtOrBelow_pct(), of - place);
+        return new NextTry(
+                place + 1, of, allowedAt, starter.duty().get(place).on(), starter.engageAtOrBelow_pct(), of - place);
     }
 }

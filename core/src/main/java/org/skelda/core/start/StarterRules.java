@@ -18,14 +18,24 @@ final class StarterRules {
         @Override
         public long due_us(Attempt a) {
             long on = a.switches().starterOn_us();
-            return a.switches().starter() && judged_us != on ? on + a.profile().starter().allowed().toNanos() / 1000 : Signal.NEVER;
+            return a.switches().starter() && judged_us != on
+                    ? on + a.profile().starter().allowed().toNanos() / 1000
+                    : Signal.NEVER;
         }
 
         @Override
         public void fallDue(Attempt a, long due_us) {
             judged_us = a.switches().starterOn_us();
-            Action action = !a.switches().fuel() ? Action.STOP_STARTER : a.isReached(Milestone.LIGHT_OFF) ? Action.ADVISE : Action.CUT_FUEL;
-            a.raise(FindingId.STARTER_TIME, due_us, action, text("The starter has been on for its %d s.", a.profile().starter().allowed().toSeconds()));
+            Action action = !a.switches().fuel()
+                    ? Action.STOP_STARTER
+                    : a.isReached(Milestone.LIGHT_OFF) ? Action.ADVISE : Action.CUT_FUEL;
+            a.raise(
+                    FindingId.STARTER_TIME,
+                    due_us,
+                    action,
+                    text(
+                            "The starter has been on for its %d s.",
+                            a.profile().starter().allowed().toSeconds()));
         }
     }
 
@@ -37,9 +47,17 @@ final class StarterRules {
         @Override
         public void begin(Attempt a) {
             double overrun = a.profile().starter().overrun_pct();
-            watch = new DwellWatch(Limit.above(overrun, FOR), at_us -> a.raise(FindingId.STARTER_OVERRUN, at_us, Action.STOP_STARTER,
-                    text("The starter stayed on past %.0f %% %s; it goes out at %.0f %%.", overrun,
-                            a.profile().words(Parameter.SPOOL), a.profile().starter().cutOut_pct())));
+            watch = new DwellWatch(
+                    Limit.above(overrun, FOR),
+                    at_us -> a.raise(
+                            FindingId.STARTER_OVERRUN,
+                            at_us,
+                            Action.STOP_STARTER,
+                            text(
+                                    "The starter stayed on past %.0f %% %s; it goes out at %.0f %%.",
+                                    overrun,
+                                    a.profile().words(Parameter.SPOOL),
+                                    a.profile().starter().cutOut_pct())));
             a.listen(a.readings().of(Parameter.SPOOL), watch);
         }
 
@@ -63,8 +81,13 @@ final class StarterRules {
             Double atMost = a.profile().starter().engageAtOrBelow_pct();
             double spool = a.value(Parameter.SPOOL);
             if (atMost != null && spool > atMost) {
-                a.raise(FindingId.STARTER_REENGAGED, a.now_us(), Action.STOP_STARTER, text("The starter was engaged at %.1f %% %s; it may be at %.0f %% or less.",
-                        spool, a.profile().words(Parameter.SPOOL), atMost));
+                a.raise(
+                        FindingId.STARTER_REENGAGED,
+                        a.now_us(),
+                        Action.STOP_STARTER,
+                        text(
+                                "The starter was engaged at %.1f %% %s; it may be at %.0f %% or less.",
+                                spool, a.profile().words(Parameter.SPOOL), atMost));
             }
         }
     }
@@ -78,8 +101,13 @@ final class StarterRules {
             double cutOut = a.profile().starter().cutOut_pct();
             double spool = a.value(Parameter.SPOOL);
             if (a.switches().starterTurnedOff() && a.switches().fuel() && spool < cutOut - UNDER_CUT_OUT_pct) {
-                a.raise(FindingId.STARTER_EARLY_OUT, a.now_us(), Action.CUT_FUEL, text("The starter went out at %.1f %% %s; it should carry on to %.0f %%.",
-                        spool, a.profile().words(Parameter.SPOOL), cutOut));
+                a.raise(
+                        FindingId.STARTER_EARLY_OUT,
+                        a.now_us(),
+                        Action.CUT_FUEL,
+                        text(
+                                "The starter went out at %.1f %% %s; it should carry on to %.0f %%.",
+                                spool, a.profile().words(Parameter.SPOOL), cutOut));
             }
         }
     }

@@ -13,7 +13,10 @@ final class SupplyRules {
 
     private SupplyRules() {}
 
-    /** LOW_SUPPLY: under its cranking minimum continuously for 2.0 s, starter on; volts count from 2.0 s after starter on. */
+    /**
+     * LOW_SUPPLY: under its cranking minimum continuously for 2.0 s, starter on; volts count from 2.0 s after starter
+     * on.
+     */
     static final class LowSupply implements Rule.AtSwitch {
         private static final Duration FOR = Duration.ofSeconds(2);
         private DwellWatch watch;
@@ -37,9 +40,15 @@ final class SupplyRules {
         private static void low(Attempt a, long at_us) {
             boolean fuelCame = a.at_us(Milestone.FUEL_ON) <= at_us;
             StartProfile profile = a.profile();
-            a.raise(FindingId.LOW_SUPPLY, at_us, fuelCame ? Action.ADVISE : Action.STOP_STARTER,
-                    text("The %s was under the least for cranking for 2 s, by %.1f %s.", profile.words(profile.supplyParameter()),
-                            -a.readings().margin().last(), profile.supplyUnit()));
+            a.raise(
+                    FindingId.LOW_SUPPLY,
+                    at_us,
+                    fuelCame ? Action.ADVISE : Action.STOP_STARTER,
+                    text(
+                            "The %s was under the least for cranking for 2 s, by %.1f %s.",
+                            profile.words(profile.supplyParameter()),
+                            -a.readings().margin().last(),
+                            profile.supplyUnit()));
         }
     }
 
@@ -60,8 +69,13 @@ final class SupplyRules {
         }
 
         private static DwellWatch watch(Attempt a, double volts, Action action, String which) {
-            DwellWatch watch = new DwellWatch(Limit.below(volts, Duration.ZERO), at_us -> a.raise(FindingId.DIP_LOW, at_us, action,
-                    text("Bus volts dipped under %s of %.1f V as the starter engaged.", which, volts)));
+            DwellWatch watch = new DwellWatch(
+                    Limit.below(volts, Duration.ZERO),
+                    at_us -> a.raise(
+                            FindingId.DIP_LOW,
+                            at_us,
+                            action,
+                            text("Bus volts dipped under %s of %.1f V as the starter engaged.", which, volts)));
             a.listen(a.readings().of(Parameter.VOLTS), watch);
             return watch;
         }

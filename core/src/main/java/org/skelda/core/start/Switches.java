@@ -1,6 +1,5 @@
 package org.skelda.core.start;
 
-
 /** Starter, fuel and ignition: what they are, what moved at this sample, and since when. Times are microseconds. */
 final class Switches {
     private static final long NEVER_YET = Long.MIN_VALUE;
@@ -60,34 +59,60 @@ final class Switches {
         return told == (was ? Switch.OFF : Switch.ON);
     }
 
-    boolean starter() { return starter; }
+    boolean starter() {
+        return starter;
+    }
 
-    boolean fuel() { return fuel; }
+    boolean fuel() {
+        return fuel;
+    }
 
-    boolean ignition() { return ignition; }
+    boolean ignition() {
+        return ignition;
+    }
 
-    boolean ignitionMeasured() { return ignitionKnown; }
+    boolean ignitionMeasured() {
+        return ignitionKnown;
+    }
 
-    boolean anyMoved() { return starterMoved || fuelMoved || ignitionMoved; }
+    boolean anyMoved() {
+        return starterMoved || fuelMoved || ignitionMoved;
+    }
 
-    boolean starterTurnedOn() { return starterMoved && starter; }
+    boolean starterTurnedOn() {
+        return starterMoved && starter;
+    }
 
-    boolean starterTurnedOff() { return starterMoved && !starter; }
+    boolean starterTurnedOff() {
+        return starterMoved && !starter;
+    }
 
-    boolean fuelTurnedOn() { return fuelMoved && fuel; }
+    boolean fuelTurnedOn() {
+        return fuelMoved && fuel;
+    }
 
-    boolean fuelTurnedOff() { return fuelMoved && !fuel; }
+    boolean fuelTurnedOff() {
+        return fuelMoved && !fuel;
+    }
 
-    boolean ignitionTurnedOn() { return ignitionMoved && ignition; }
+    boolean ignitionTurnedOn() {
+        return ignitionMoved && ignition;
+    }
 
     /** Whether fuel was on at the sample before this one. */
-    boolean fuelBefore() { return fuelBefore; }
+    boolean fuelBefore() {
+        return fuelBefore;
+    }
 
     /** When the starter last went on. */
-    long starterOn_us() { return starterOn_us; }
+    long starterOn_us() {
+        return starterOn_us;
+    }
 
     /** When the fuel last went on. */
-    long fuelOn_us() { return fuelOn_us; }
+    long fuelOn_us() {
+        return fuelOn_us;
+    }
 
     /** Whether fuel was on at a moment not long ago. */
     boolean fuelOnAt(long at_us) {

@@ -12,7 +12,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One start as the crew told it, tap by tap, where nothing is read. Immutable. It judges nothing: what is wrong is what the crew says.
+ * One start as the crew told it, tap by tap, where nothing is read. Immutable. It judges nothing: what is wrong is what
+ * the crew says.
  *
  * @param taps in the order of time; the starter's going on is at zero, and what came before it too
  */
@@ -50,7 +51,9 @@ public record TappedStart(List<Told> taps) {
 
     /** The starter goes on after its ignition: time counts from here. @param by whose tap it was */
     public TappedStart begins(String by) {
-        List<Told> all = new ArrayList<>(taps.stream().map(told -> new Told(told.tap(), Duration.ZERO, told.timed(), told.by())).toList());
+        List<Told> all = new ArrayList<>(taps.stream()
+                .map(told -> new Told(told.tap(), Duration.ZERO, told.timed(), told.by()))
+                .toList());
         all.add(new Told(Tap.STARTER_ON, Duration.ZERO, true, by));
         return new TappedStart(all);
     }
@@ -64,7 +67,9 @@ public record TappedStart(List<Told> taps) {
 
     /** Without a tap that was a slip; the starter's going on stays. */
     public TappedStart without(Tap tap) {
-        return new TappedStart(taps.stream().filter(told -> told.tap() != tap || tap == Tap.STARTER_ON).toList());
+        return new TappedStart(taps.stream()
+                .filter(told -> told.tap() != tap || tap == Tap.STARTER_ON)
+                .toList());
     }
 
     public Optional<Told> told(Tap tap) {
@@ -80,7 +85,8 @@ public record TappedStart(List<Told> taps) {
         return taps.getLast();
     }
 
-    @Nullable Duration at(Tap tap) {
+    @Nullable
+    Duration at(Tap tap) {
         return told(tap).map(Told::at).orElse(null);
     }
 
@@ -90,8 +96,8 @@ public record TappedStart(List<Told> taps) {
     }
 
     /**
-     * Whether ignition is on after these taps, where it has a switch: fuel comes on with it unless the crew says that it is not, and it stays
-     * on until it is told off.
+     * Whether ignition is on after these taps, where it has a switch: fuel comes on with it unless the crew says that
+     * it is not, and it stays on until it is told off.
      *
      * @param before whether it was on before them
      */
@@ -141,7 +147,8 @@ public record TappedStart(List<Told> taps) {
         Map<Milestone, Duration> all = new EnumMap<>(Milestone.class);
         for (Told told : taps) {
             Milestone milestone = told.tap().milestone();
-            if (milestone != null && (milestone != Milestone.STARTER_OUT || before(Tap.LIGHT_OFF, told.at()) && fuelAt(told.at()))) {
+            if (milestone != null
+                    && (milestone != Milestone.STARTER_OUT || before(Tap.LIGHT_OFF, told.at()) && fuelAt(told.at()))) {
                 all.put(milestone, told.at());
             }
         }
@@ -161,16 +168,29 @@ public record TappedStart(List<Told> taps) {
         return !before(Tap.STARTER_OFF, at);
     }
 
-    /** What the crew says is wrong, as findings, by time. Stopping the starter on an engine that has fuel and is not lit is one too. */
+    /**
+     * What the crew says is wrong, as findings, by time. Stopping the starter on an engine that has fuel and is not lit
+     * is one too.
+     */
     public List<Finding> findings() {
         List<Finding> all = new ArrayList<>();
         for (Told told : taps) {
             FindingId says = told.tap().says();
             if (says != null) {
-                all.add(new Finding(says, told.at(), action(says, told.at()), text("The crew says: %s, %.1f s after the starter.", told.tap().words(), told.at().toNanos() / 1e9)));
+                all.add(new Finding(
+                        says,
+                        told.at(),
+                        action(says, told.at()),
+                        text(
+                                "The crew says: %s, %.1f s after the starter.",
+                                told.tap().words(), told.at().toNanos() / 1e9)));
             }
             if (told.tap() == Tap.STARTER_OFF && fuelAt(told.at()) && !before(Tap.LIGHT_OFF, told.at())) {
-                all.add(new Finding(FindingId.STARTER_EARLY_OUT, told.at(), Action.CUT_FUEL, "The starter is off with fuel on, and the engine is not lit."));
+                all.add(new Finding(
+                        FindingId.STARTER_EARLY_OUT,
+                        told.at(),
+                        Action.CUT_FUEL,
+                        "The starter is off with fuel on, and the engine is not lit."));
             }
         }
         return all.stream().sorted(Finding.IN_ORDER).toList();
@@ -183,7 +203,8 @@ public record TappedStart(List<Told> taps) {
             case INTERNAL_FIRE -> fuel ? Action.CUT_FUEL : Action.KEEP_TURNING;
             case STARTER_OVERRUN -> Action.STOP_STARTER;
             case SLOW_TO_IDLE -> Action.ADVISE;
-            case STARTER_TIME -> !fuel ? Action.STOP_STARTER : before(Tap.LIGHT_OFF, at) ? Action.ADVISE : Action.CUT_FUEL;
+            case STARTER_TIME ->
+                !fuel ? Action.STOP_STARTER : before(Tap.LIGHT_OFF, at) ? Action.ADVISE : Action.CUT_FUEL;
             default -> fuel ? Action.CUT_FUEL : starterAt(at) ? Action.STOP_STARTER : Action.ADVISE;
         };
     }
@@ -197,29 +218,56 @@ public record TappedStart(List<Told> taps) {
 
     /** How it ended. */
     public Outcome outcome() {
-        return Outcome.decidedBy(findings(), false).orElseGet(() -> Outcome.of(has(Tap.IDLE) ? Outcome.Kind.NORMAL
-                : has(Tap.FUEL_ON) && !fuel() ? Outcome.Kind.CREW_ABORT
-                : !has(Tap.FUEL_ON) && !starter() ? Outcome.Kind.DRY_MOTOR
-                : Outcome.Kind.INCOMPLETE));
+        return Outcome.decidedBy(findings(), false)
+                .orElseGet(() -> Outcome.of(
+                        has(Tap.IDLE)
+                                ? Outcome.Kind.NORMAL
+                                : has(Tap.FUEL_ON) && !fuel()
+                                        ? Outcome.Kind.CREW_ABORT
+                                        : !has(Tap.FUEL_ON) && !starter()
+                                                ? Outcome.Kind.DRY_MOTOR
+                                                : Outcome.Kind.INCOMPLETE));
     }
 
     /**
-     * As a report, like that of a start that was read; what only readings can tell is missing in it, and
-     * it begins at zero.
+     * As a report, like that of a start that was read; what only readings can tell is missing in it, and it begins at
+     * zero.
      *
      * @param now since starter on
      */
     public AttemptReport report(Duration now) {
         Duration ended = endedAt();
-        return new AttemptReport(0, ended == null ? now : ended, ended != null, outcome(), milestones(), findings(), List.of(), List.of(), null,
-                new AttemptReport.Remembered(null, null, null, between(Tap.FUEL_ON, Tap.LIGHT_OFF), between(Tap.STARTER_ON, Tap.IDLE), null, starterOn(now), null, has(Tap.NO_ROTATION) && has(Tap.VALVE_OPEN), false),
-                List.of(), Map.of());
+        return new AttemptReport(
+                0,
+                ended == null ? now : ended,
+                ended != null,
+                outcome(),
+                milestones(),
+                findings(),
+                List.of(),
+                List.of(),
+                null,
+                new AttemptReport.Remembered(
+                        null,
+                        null,
+                        null,
+                        between(Tap.FUEL_ON, Tap.LIGHT_OFF),
+                        between(Tap.STARTER_ON, Tap.IDLE),
+                        null,
+                        starterOn(now),
+                        null,
+                        has(Tap.NO_ROTATION) && has(Tap.VALVE_OPEN),
+                        false),
+                List.of(),
+                Map.of());
     }
 
     /** Time between two taps that were both told as they happened; null otherwise. */
     private @Nullable Duration between(Tap from, Tap to) {
         Optional<Told> first = told(from).filter(Told::timed);
         Optional<Told> second = told(to).filter(Told::timed);
-        return first.isEmpty() || second.isEmpty() ? null : second.get().at().minus(first.get().at());
+        return first.isEmpty() || second.isEmpty()
+                ? null
+                : second.get().at().minus(first.get().at());
     }
 }

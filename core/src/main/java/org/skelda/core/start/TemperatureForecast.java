@@ -8,8 +8,8 @@ import org.skelda.core.limit.Limit;
 import org.skelda.core.limit.Signal;
 
 /**
- * Whether the temperature of a lit engine will exceed a start limit, with its dwell, within the next 5 s. It calls when the curve
- * says so at every reading for a while; it says nothing below four readings a second.
+ * Whether the temperature of a lit engine will exceed a start limit, with its dwell, within the next 5 s. It calls when
+ * the curve says so at every reading for a while; it says nothing below four readings a second.
  *
  * <p>Times are microseconds. One thread; one for each attempt.
  */
@@ -42,7 +42,11 @@ public final class TemperatureForecast {
     public record Calling(int readings, double for_s, double ahead_s, double warning_s) {}
 
     /** What may be said of a limit. */
-    public enum Exceeding { NO, CALLED, NOT_FORECAST }
+    public enum Exceeding {
+        NO,
+        CALLED,
+        NOT_FORECAST
+    }
 
     public TemperatureForecast(Extrapolation curve, Calling calling) {
         this.curve = curve;
@@ -137,15 +141,17 @@ public final class TemperatureForecast {
     }
 
     /**
-     * The temperature is beyond a limit that allows a time, and will be for longer. There is no guessing whether it gets there, so
-     * this is said as late as may be: at the last reading that leaves its warning time.
+     * The temperature is beyond a limit that allows a time, and will be for longer. There is no guessing whether it
+     * gets there, so this is said as late as may be: at the last reading that leaves its warning time.
      */
     private boolean outstays(DwellWatch watch) {
         if (watch.beyondSince_us() == DwellWatch.NOT_BEYOND) {
             return false;
         }
         double left_s = (watch.beyondSince_us() + watch.limit().allowed().toNanos() / 1000 - last_us) / US_PER_S;
-        return left_s > 0 && left_s < calling.warning_s + interval_s() && curve.at(left_s) > watch.limit().value();
+        return left_s > 0
+                && left_s < calling.warning_s + interval_s()
+                && curve.at(left_s) > watch.limit().value();
     }
 
     private double interval_s() {

@@ -12,7 +12,12 @@ import org.jspecify.annotations.Nullable;
  * @param note what the act does not do, or what is not being watched; empty when there is nothing to add
  * @param next what to look for next; null when something is to be done first
  */
-public record Verdict(Call call, String sentence, List<String> reasons, String note, @Nullable Milestone next) {
+public record Verdict(
+        Call call,
+        String sentence,
+        List<String> reasons,
+        String note,
+        @Nullable Milestone next) {
 
     public Verdict {
         reasons = List.copyOf(reasons);
@@ -20,7 +25,16 @@ public record Verdict(Call call, String sentence, List<String> reasons, String n
 
     /** What a verdict comes down to, the most pressing first. */
     public enum Call {
-        SECOND_MEANS, CUT_FUEL, COMPUTER_STOPS, KEEP_TURNING, STOP_STARTER, BLIND, AFTER_CUT, ADVISE, ON_TRACK, RESTING;
+        SECOND_MEANS,
+        CUT_FUEL,
+        COMPUTER_STOPS,
+        KEEP_TURNING,
+        STOP_STARTER,
+        BLIND,
+        AFTER_CUT,
+        ADVISE,
+        ON_TRACK,
+        RESTING;
 
         /** Whether it asks for an act at once: such a call outranks missing data. */
         public boolean isToActOn() {

@@ -1,7 +1,5 @@
 package org.skelda.core.start;
 
-import static org.skelda.core.start.Words.text;
-
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
@@ -26,17 +24,35 @@ import org.jspecify.annotations.Nullable;
  * @param another start attempt that is offered; null for maintenance first
  * @param note for maintenance, in words
  */
-record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, boolean lit, boolean reachedIdle, boolean driveLost, boolean engineRan,
-        @Nullable Duration computerWaits, Duration sinceOverrun, Standing now, Duration coolFor, @Nullable AnotherAttempt another, String note) {
+record WentWrong(
+        StartProfile profile,
+        Set<FindingId> found,
+        boolean fuelCame,
+        boolean lit,
+        boolean reachedIdle,
+        boolean driveLost,
+        boolean engineRan,
+        @Nullable Duration computerWaits,
+        Duration sinceOverrun,
+        Standing now,
+        Duration coolFor,
+        @Nullable AnotherAttempt another,
+        String note) {
     private static final Duration COMPUTER_WAITS = Duration.ofSeconds(2);
     /** With one of these the engine is not turned on its starter again. */
-    private static final Set<FindingId> NOT_TO_BE_TURNED = EnumSet.of(FindingId.NO_ROTATION, FindingId.NO_OIL_PRESSURE, FindingId.NO_FAN_ROTATION, FindingId.OIL_LOW_AT_IDLE,
+    private static final Set<FindingId> NOT_TO_BE_TURNED = EnumSet.of(
+            FindingId.NO_ROTATION,
+            FindingId.NO_OIL_PRESSURE,
+            FindingId.NO_FAN_ROTATION,
+            FindingId.OIL_LOW_AT_IDLE,
             FindingId.FIRE_WARNING);
-    private static final Set<FindingId> STARTER_ALONE = EnumSet.of(FindingId.STARTER_OVERRUN, FindingId.STARTER_REENGAGED);
+
+    private static final Set<FindingId> STARTER_ALONE =
+            EnumSet.of(FindingId.STARTER_OVERRUN, FindingId.STARTER_REENGAGED);
 
     /**
-     * The start whose script runs: the newest that had fuel and went wrong, or else the newest that was stopped, together with what was
-     * turned after it.
+     * The start whose script runs: the newest that had fuel and went wrong, or else the newest that was stopped,
+     * together with what was turned after it.
      *
      * @param all attempts of the engine in their order, the newest last
      * @param now how the engine stands
@@ -44,7 +60,13 @@ record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, b
      * @param next the next try of the starter, were it off now, with how long it cools until then
      * @return empty when nothing went wrong
      */
-    static Optional<WentWrong> of(StartProfile profile, List<AttemptReport> all, Standing now, Duration lasts, StarterDuty.NextTry next, Duration coolFor) {
+    static Optional<WentWrong> of(
+            StartProfile profile,
+            List<AttemptReport> all,
+            Standing now,
+            Duration lasts,
+            StarterDuty.NextTry next,
+            Duration coolFor) {
         int from = begins(all, now);
         if (from < 0) {
             return Optional.empty();
@@ -53,13 +75,27 @@ record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, b
         Set<FindingId> found = EnumSet.noneOf(FindingId.class);
         boolean driveLost = false;
         for (AttemptReport report : all.subList(from, all.size())) {
-            report.findings().stream().filter(finding -> finding.action() != Action.ADVISE).map(Finding::id).forEach(found::add);
+            report.findings().stream()
+                    .filter(finding -> finding.action() != Action.ADVISE)
+                    .map(Finding::id)
+                    .forEach(found::add);
             driveLost |= report.figures().driveLost();
         }
         boolean fuelCame = hadFuel(first) || first == all.getLast() && now.fuel();
-        return Optional.of(new WentWrong(profile, found, fuelCame, first.reached(Milestone.LIGHT_OFF).isPresent(), first.reached(Milestone.IDLE).isPresent(),
-                driveLost, first.figures().engineRan(), computerWaits(first, lasts), sinceOverrun(first, all.getLast() == first ? lasts : Duration.ZERO), now, coolFor,
-                AnotherAttempt.after(profile, all.subList(0, from + 1), next), MaintenanceNote.of(profile, first)));
+        return Optional.of(new WentWrong(
+                profile,
+                found,
+                fuelCame,
+                first.reached(Milestone.LIGHT_OFF).isPresent(),
+                first.reached(Milestone.IDLE).isPresent(),
+                driveLost,
+                first.figures().engineRan(),
+                computerWaits(first, lasts),
+                sinceOverrun(first, all.getLast() == first ? lasts : Duration.ZERO),
+                now,
+                coolFor,
+                AnotherAttempt.after(profile, all.subList(0, from + 1), next),
+                MaintenanceNote.of(profile, first)));
     }
 
     private static int begins(List<AttemptReport> all, Standing now) {
@@ -83,13 +119,17 @@ record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, b
 
     private static boolean wentWrong(AttemptReport report, boolean newest, Standing now) {
         boolean asked = report.findings().stream().anyMatch(finding -> finding.action() != Action.ADVISE);
-        boolean given = report.outcome().kind() == Outcome.Kind.CREW_ABORT || newest && !now.fuel() && report.reached(Milestone.IDLE).isEmpty() && hadFuel(report);
+        boolean given = report.outcome().kind() == Outcome.Kind.CREW_ABORT
+                || newest && !now.fuel() && report.reached(Milestone.IDLE).isEmpty() && hadFuel(report);
         return asked || given;
     }
 
     private static @Nullable Duration computerWaits(AttemptReport report, Duration lasts) {
         boolean crews = report.findings().stream().anyMatch(finding -> finding.action() == Action.CUT_FUEL);
-        Optional<Duration> since = report.findings().stream().filter(finding -> finding.action() == Action.AUTO_STOP).map(Finding::at).min(Duration::compareTo);
+        Optional<Duration> since = report.findings().stream()
+                .filter(finding -> finding.action() == Action.AUTO_STOP)
+                .map(Finding::at)
+                .min(Duration::compareTo);
         if (crews || since.isEmpty()) {
             return null;
         }
@@ -98,7 +138,10 @@ record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, b
     }
 
     private static Duration sinceOverrun(AttemptReport report, Duration lasts) {
-        return report.findings().stream().filter(finding -> finding.id() == FindingId.STARTER_OVERRUN).map(finding -> lasts.minus(finding.at())).findFirst()
+        return report.findings().stream()
+                .filter(finding -> finding.id() == FindingId.STARTER_OVERRUN)
+                .map(finding -> lasts.minus(finding.at()))
+                .findFirst()
                 .orElse(Duration.ZERO);
     }
 
@@ -106,9 +149,13 @@ record WentWrong(StartProfile profile, Set<FindingId> found, boolean fuelCame, b
         return found.contains(id);
     }
 
-    /** The starter must go and nothing else: the fuel stays on. An engine that ran already when its starter was engaged is no other case. */
+    /**
+     * The starter must go and nothing else: the fuel stays on. An engine that ran already when its starter was engaged
+     * is no other case.
+     */
     boolean isOverrunAlone() {
-        boolean alone = found(FindingId.STARTER_OVERRUN) || found(FindingId.STARTER_REENGAGED) && engineRan && now.fuel();
+        boolean alone =
+                found(FindingId.STARTER_OVERRUN) || found(FindingId.STARTER_REENGAGED) && engineRan && now.fuel();
         return alone && STARTER_ALONE.containsAll(found) && (now.fuel() || now.starter() || reachedIdle);
     }
 

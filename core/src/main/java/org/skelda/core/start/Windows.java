@@ -27,11 +27,17 @@ final class Windows {
     }
 
     /** Acceleration of the start spool over the last 2.0 s (% a second); NaN with too few readings. */
-    double spoolOver2s() { return spool2.perSecond(); }
+    double spoolOver2s() {
+        return spool2.perSecond();
+    }
 
     /** Acceleration of the start spool over the last 3.0 s (% a second). */
-    double spoolOver3s() { return spool3.perSecond(); }
+    double spoolOver3s() {
+        return spool3.perSecond();
+    }
 
     /** Acceleration of the start spool over the last 5.0 s (% a second). */
-    double spoolOver5s() { return spool5.perSecond(); }
+    double spoolOver5s() {
+        return spool5.perSecond();
+    }
 }

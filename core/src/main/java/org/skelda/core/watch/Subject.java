@@ -15,15 +15,22 @@ public record Subject(Kind kind, int number) implements Comparable<Subject> {
     public static final Subject AIRCRAFT = new Subject(Kind.AIRCRAFT, 0);
     /** The auxiliary power unit. */
     public static final Subject APU = new Subject(Kind.APU, 0);
+
     private static final int MOST_ENGINES = 4;
-    private static final Comparator<Subject> ORDER = Comparator.comparing(Subject::kind).thenComparing(Subject::number);
+    private static final Comparator<Subject> ORDER =
+            Comparator.comparing(Subject::kind).thenComparing(Subject::number);
 
     /** What can be watched. */
-    public enum Kind { ENGINE, APU, AIRCRAFT }
+    public enum Kind {
+        ENGINE,
+        APU,
+        AIRCRAFT
+    }
 
     public Subject {
         if (kind == Kind.ENGINE ? number < 1 || number > MOST_ENGINES : number != 0) {
-            throw new IllegalArgumentException(kind + " " + number + " is nothing that is watched; engines have the numbers 1 to " + MOST_ENGINES);
+            throw new IllegalArgumentException(
+                    kind + " " + number + " is nothing that is watched; engines have the numbers 1 to " + MOST_ENGINES);
         }
     }
 
@@ -36,14 +43,17 @@ public record Subject(Kind kind, int number) implements Comparable<Subject> {
         return switch (text) {
             case "apu" -> Optional.of(APU);
             case "aircraft" -> Optional.of(AIRCRAFT);
-            case "engine:1", "engine:2", "engine:3", "engine:4" -> Optional.of(engine(text.charAt(text.length() - 1) - '0'));
+            case "engine:1", "engine:2", "engine:3", "engine:4" ->
+                Optional.of(engine(text.charAt(text.length() - 1) - '0'));
             default -> Optional.empty();
         };
     }
 
     /** @throws IllegalArgumentException for a text that names nothing that is watched */
     public static Subject parse(String text) {
-        return find(text).orElseThrow(() -> new IllegalArgumentException("'" + text + "' is nothing that is watched; expected engine:1 to engine:4, apu or aircraft"));
+        return find(text)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "'" + text + "' is nothing that is watched; expected engine:1 to engine:4, apu or aircraft"));
     }
 
     public boolean isEngine() {

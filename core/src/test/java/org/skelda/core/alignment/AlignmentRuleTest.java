@@ -25,15 +25,17 @@ class AlignmentRuleTest {
     @ParameterizedTest
     @ValueSource(doubles = {79, -79, 78.51, 90})
     void isRefusedWhereTheUnitsDoNotAlign(double latitude_deg) {
-        assertThatThrownBy(() -> RULE.timeAt(latitude_deg)).isInstanceOfSatisfying(OutOfRange.class,
-                e -> assertThat(e.todo()).contains("polar procedure"));
+        assertThatThrownBy(() -> RULE.timeAt(latitude_deg))
+                .isInstanceOfSatisfying(
+                        OutOfRange.class, e -> assertThat(e.todo()).contains("polar procedure"));
     }
 
     @ParameterizedTest
     @ValueSource(doubles = {95, -90.1, Double.NaN, Double.POSITIVE_INFINITY})
     void refusesLatitudesThatDoNotExist(double latitude_deg) {
-        assertThatThrownBy(() -> RULE.timeAt(latitude_deg)).isInstanceOfSatisfying(OutOfRange.class,
-                e -> assertThat(e.max()).isEqualTo(90));
+        assertThatThrownBy(() -> RULE.timeAt(latitude_deg))
+                .isInstanceOfSatisfying(
+                        OutOfRange.class, e -> assertThat(e.max()).isEqualTo(90));
     }
 
     @Test
@@ -50,8 +52,11 @@ class AlignmentRuleTest {
 
     @Test
     void refusesContradictoryNumbers() {
-        assertThatThrownBy(() -> new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(5), 78.5)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new AlignmentRule(Duration.ZERO, Duration.ofMinutes(5), 78.5)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(18), Double.NaN)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(5), 78.5))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new AlignmentRule(Duration.ZERO, Duration.ofMinutes(5), 78.5))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(18), Double.NaN))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -46,12 +46,14 @@ class DecidingTest {
 
     @Test
     void whoHoldsNoSeatAnswersNothing() {
-        assertThat(log.refuse(STRANGER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)))).isEqualTo(new Refusal.NotSeated());
+        assertThat(log.refuse(STRANGER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
+                .isEqualTo(new Refusal.NotSeated());
     }
 
     @Test
     void aHeldSeatIsTakenOnlyWithAReasonAndSaysFromWhom() {
-        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, " ")))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, " "))))
+                .isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
         assertThat(log.accept(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, "crew change"))))
                 .containsExactly(new SeatEvent.SeatTaken(Seat.LEFT, Role.FLYING, STRANGER, CAPTAIN, "crew change"));
     }
@@ -59,14 +61,18 @@ class DecidingTest {
     @Test
     void twoSeatsDoNotHaveTheSameRoleAndOnePersonDoesNotHaveTwoSeats() {
         log.accept(OFFICER, Ask.of(new SeatAsk.ReleaseSeat(Seat.RIGHT)));
-        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.FLYING, null)))).isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)))).isEqualTo(new Refusal.AlreadySeated(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(STRANGER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.FLYING, null))))
+                .isEqualTo(new Refusal.SeatHeld(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null))))
+                .isEqualTo(new Refusal.AlreadySeated(Seat.LEFT, CAPTAIN));
     }
 
     @Test
     void aSeatIsHandedOverByItsHolderWithItsRole() {
-        assertThat(log.refuse(OFFICER, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, STRANGER)))).isEqualTo(new Refusal.NotYourSeat(Seat.LEFT, CAPTAIN));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, OFFICER)))).isEqualTo(new Refusal.AlreadySeated(Seat.RIGHT, OFFICER));
+        assertThat(log.refuse(OFFICER, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, STRANGER))))
+                .isEqualTo(new Refusal.NotYourSeat(Seat.LEFT, CAPTAIN));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, OFFICER))))
+                .isEqualTo(new Refusal.AlreadySeated(Seat.RIGHT, OFFICER));
         log.accept(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, STRANGER)));
         assertThat(log.state().seats()).containsEntry(Seat.LEFT, new Seated(STRANGER, Role.FLYING));
     }
@@ -75,10 +81,13 @@ class DecidingTest {
     void readingsAreJudgedAndOneOutsideLeavesTheLineOpen() {
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
         List<Fact> low = log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 22.9, "V")));
-        assertThat(low).singleElement().isEqualTo(new LineEvent.LineMeasured(TestPlans.VOLTS, 22.9, "V",
-                new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table")));
+        assertThat(low)
+                .singleElement()
+                .isEqualTo(new LineEvent.LineMeasured(
+                        TestPlans.VOLTS, 22.9, "V", new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table")));
         assertThat(log.state().complete(TestPlans.VOLTS)).isFalse();
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed")))))
+                .isInstanceOf(Refusal.GateClosed.class);
         log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24.1, "V")));
         assertThat(log.state().complete(TestPlans.VOLTS)).isTrue();
     }
@@ -87,20 +96,28 @@ class DecidingTest {
     void impossibleValuesOtherUnitsAndWrongKindsAreRefused() {
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
         assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 400, "V"))))
-                .isInstanceOfSatisfying(Refusal.ImpossibleValue.class, e -> assertThat(e.max()).isEqualTo(40));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24, "A")))).isEqualTo(new Refusal.UnknownUnit("A", "V"));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.VOLTS)))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.WALK, 24, "V")))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.WALK)))).isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("no/such"))))).isEqualTo(new Refusal.UnknownLine("no/such"));
+                .isInstanceOfSatisfying(
+                        Refusal.ImpossibleValue.class, e -> assertThat(e.max()).isEqualTo(40));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24, "A"))))
+                .isEqualTo(new Refusal.UnknownUnit("A", "V"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.VOLTS))))
+                .isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.WALK, 24, "V"))))
+                .isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.WALK))))
+                .isInstanceOf(Refusal.WrongAnswer.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("no/such")))))
+                .isEqualTo(new Refusal.UnknownLine("no/such"));
     }
 
     @Test
     void aClockGateOpensAtItsMomentAndNotBefore() {
         apuRunning();
         log.pass(Duration.ofMillis(74_999));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)))).isInstanceOfSatisfying(Refusal.GateClosed.class,
-                e -> assertThat(e.gate().opensAt()).contains(log.now().plusMillis(1)));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED))))
+                .isInstanceOfSatisfying(
+                        Refusal.GateClosed.class,
+                        e -> assertThat(e.gate().opensAt()).contains(log.now().plusMillis(1)));
         log.pass(Duration.ofMillis(1));
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
     }
@@ -109,18 +126,32 @@ class DecidingTest {
     void aLateEntryIsJudgedAtTheTimeItWasDone() {
         apuRunning();
         log.pass(Duration.ofSeconds(200));
-        Command early = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(130), Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+        Command early = new Command(
+                log.nextId(),
+                log.state().seq(),
+                log.now().minusSeconds(130),
+                Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
         assertThat(log.submit(CAPTAIN, early)).isInstanceOf(Decision.Refused.class);
-        Command late = new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(100), Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+        Command late = new Command(
+                log.nextId(),
+                log.state().seq(),
+                log.now().minusSeconds(100),
+                Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
         assertThat(log.submit(CAPTAIN, late)).isInstanceOf(Decision.Accepted.class);
-        assertThat(log.state().line(TestPlans.BLEED).answered().doneAt()).isEqualTo(log.now().minusSeconds(100));
+        assertThat(log.state().line(TestPlans.BLEED).answered().doneAt())
+                .isEqualTo(log.now().minusSeconds(100));
     }
 
     @Test
     void aTimeInTheFutureIsRefused() {
-        Command future = new Command(log.nextId(), log.state().seq(), log.now().plusMillis(1), Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
-        assertThat(log.submit(CAPTAIN, future)).isEqualTo(new Decision.Refused<>(
-                new Refusal.ImpossibleTime(log.now().plusMillis(1), TestLog.BEGIN.minus(Duration.ofMinutes(80)), log.now())));
+        Command future = new Command(
+                log.nextId(),
+                log.state().seq(),
+                log.now().plusMillis(1),
+                Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        assertThat(log.submit(CAPTAIN, future))
+                .isEqualTo(new Decision.Refused<>(new Refusal.ImpossibleTime(
+                        log.now().plusMillis(1), TestLog.BEGIN.minus(Duration.ofMinutes(80)), log.now())));
     }
 
     @Test
@@ -128,30 +159,44 @@ class DecidingTest {
         power();
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))));
         log.pass(Duration.ofSeconds(60));
-        log.submit(CAPTAIN, new Command(log.nextId(), log.state().seq(), log.now().minusSeconds(5), Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER))));
-        assertThat(log.state().clocks().get("door").opensAt()).isEqualTo(log.now().plusSeconds(3));
+        log.submit(
+                CAPTAIN,
+                new Command(
+                        log.nextId(),
+                        log.state().seq(),
+                        log.now().minusSeconds(5),
+                        Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER))));
+        assertThat(log.state().clocks().get("door").opensAt())
+                .isEqualTo(log.now().plusSeconds(3));
     }
 
     @Test
     void aGuardedGateIsPassedOnlyByNameAndADeviationStartsNoClock() {
         LineRef allowed = ref("apu/allowed");
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", null)))).isEqualTo(new Refusal.OverrideNeeded(allowed, "the APU"));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", "another")))).isInstanceOf(Refusal.OverrideNeeded.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", null))))
+                .isEqualTo(new Refusal.OverrideNeeded(allowed, "the APU"));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", "another"))))
+                .isInstanceOf(Refusal.OverrideNeeded.class);
         assertThat(log.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(allowed, "ferry flight", "allowed"))))
                 .containsExactly(new LineEvent.DeviationRecorded(allowed, "ferry flight", "allowed"));
         log.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(TestPlans.MASTER, "unserviceable", null)));
         assertThat(log.state().clocks()).isEmpty();
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(TestPlans.WALK, "  ", null)))).isInstanceOf(Refusal.ReasonMissing.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Deviate(TestPlans.WALK, "  ", null))))
+                .isInstanceOf(Refusal.ReasonMissing.class);
     }
 
     @Test
     void aChallengeNeedsTheResponseOfOneAndTheConfirmationOfTheOther() {
         everythingBeforeTheChecklist();
-        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE))))
+                .isInstanceOf(Refusal.NothingThere.class);
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.CHALLENGE)));
         assertThat(log.state().complete(TestPlans.CHALLENGE)).isFalse();
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)))).isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
-        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW)))).as("below the line").isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE))))
+                .isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW))))
+                .as("below the line")
+                .isInstanceOf(Refusal.GateClosed.class);
         log.accept(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)));
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.SPLIT)));
         log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW)));
@@ -171,17 +216,24 @@ class DecidingTest {
     @Test
     void anothersAnswerIsTakenBackOnlyWithAReason() {
         log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, null)))).isInstanceOf(Refusal.ReasonMissing.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, null))))
+                .isInstanceOf(Refusal.ReasonMissing.class);
         log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "cover still on")));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "again")))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "again"))))
+                .isInstanceOf(Refusal.NothingThere.class);
     }
 
     @Test
     void takingBackCancelsTheClockAndReopensWhatItHadGated() {
         everythingBeforeTheChecklist();
         List<Fact> events = log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.DOOR_OPEN, null)));
-        assertThat(events).first().isInstanceOfSatisfying(LineEvent.Undone.class,
-                undone -> assertThat(undone.reopened()).contains(TestPlans.BLEED, TestPlans.READY).doesNotContain(TestPlans.WALK, TestPlans.ALIGN));
+        assertThat(events)
+                .first()
+                .isInstanceOfSatisfying(
+                        LineEvent.Undone.class,
+                        undone -> assertThat(undone.reopened())
+                                .contains(TestPlans.BLEED, TestPlans.READY)
+                                .doesNotContain(TestPlans.WALK, TestPlans.ALIGN));
         assertThat(events).contains(new LineEvent.ClockCancelled("bleed", TestPlans.DOOR_OPEN));
         assertThat(log.state().clocks()).doesNotContainKey("bleed").containsKeys("door", "alignment");
     }
@@ -191,15 +243,22 @@ class DecidingTest {
         long seen = log.state().seq();
         log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
         Command stale = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
-        assertThat(log.submit(CAPTAIN, stale)).isEqualTo(new Decision.Refused<>(new Refusal.Conflict("line:walk/nose", seen + 1)));
+        assertThat(log.submit(CAPTAIN, stale))
+                .isEqualTo(new Decision.Refused<>(new Refusal.Conflict("line:walk/nose", seen + 1)));
         Command other = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(ref("walk/tail"))));
-        assertThat(log.submit(CAPTAIN, other)).as("another subject is no conflict").isInstanceOf(Decision.Accepted.class);
+        assertThat(log.submit(CAPTAIN, other))
+                .as("another subject is no conflict")
+                .isInstanceOf(Decision.Accepted.class);
     }
 
     @Test
     void answeringALineOfAHeldProcedureComesBackToIt() {
         log.accept(CAPTAIN, Ask.of(new LineAsk.Hold("walk", "fueller", TestPlans.WALK)));
-        assertThat(Viewing.view(log.state(), log.now().plusSeconds(90)).procedures().get(2).heldFor()).isEqualTo(Duration.ofSeconds(90));
+        assertThat(Viewing.view(log.state(), log.now().plusSeconds(90))
+                        .procedures()
+                        .get(2)
+                        .heldFor())
+                .isEqualTo(Duration.ofSeconds(90));
         assertThat(log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
                 .containsExactly(new LineEvent.ProcedureResumed("walk"), new LineEvent.LineAnswered(TestPlans.WALK));
     }
@@ -207,9 +266,11 @@ class DecidingTest {
     @Test
     void aClosedDepartureTakesNothingAndASignedOneOnlyAmendments() {
         assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Sign()))).isInstanceOf(Refusal.NotReadyToSign.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Amend("note", false)))).isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Amend("note", false))))
+                .isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
         log.accept(CAPTAIN, Ask.of(new RecordAsk.Abandon("aircraft change")));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)))).isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
+                .isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
     }
 
     @Test
@@ -219,9 +280,12 @@ class DecidingTest {
         log.tell(Event.of(new RecordEvent.Signed()));
         Instant signed = log.now();
         log.pass(Duration.ofHours(3));
-        assertThat(log.refuse(STRANGER, Ask.of(new RecordAsk.Amend("a stranger's note", false)))).isEqualTo(new Refusal.NotOfThisCrew());
-        assertThat(log.accept(OFFICER, Ask.of(new RecordAsk.Amend("left the seat before", false)))).containsExactly(new RecordEvent.Amended("left the seat before"));
-        assertThat(log.accept(STRANGER, Ask.of(new RecordAsk.Amend("of the office", true)))).containsExactly(new RecordEvent.Amended("of the office"));
+        assertThat(log.refuse(STRANGER, Ask.of(new RecordAsk.Amend("a stranger's note", false))))
+                .isEqualTo(new Refusal.NotOfThisCrew());
+        assertThat(log.accept(OFFICER, Ask.of(new RecordAsk.Amend("left the seat before", false))))
+                .containsExactly(new RecordEvent.Amended("left the seat before"));
+        assertThat(log.accept(STRANGER, Ask.of(new RecordAsk.Amend("of the office", true))))
+                .containsExactly(new RecordEvent.Amended("of the office"));
         assertThat(log.state().amendments()).containsExactly("left the seat before", "of the office");
         assertThat(log.state().signedAt()).as("signed once, whatever was added").isEqualTo(signed);
         assertThat(log.replayed()).isEqualTo(log.state());
@@ -232,7 +296,8 @@ class DecidingTest {
         TestLog polar = new TestLog(TestPlans.small(), 79);
         polar.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         polar.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(ref("apu/allowed"), "trial", "allowed")));
-        assertThat(polar.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN)))).isInstanceOfSatisfying(Refusal.ImpossibleValue.class,
-                e -> assertThat(e.todo()).contains("polar procedure"));
+        assertThat(polar.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN))))
+                .isInstanceOfSatisfying(
+                        Refusal.ImpossibleValue.class, e -> assertThat(e.todo()).contains("polar procedure"));
     }
 }

@@ -75,7 +75,8 @@ class DeparturePropertiesTest {
         TestLog log = randomLog(seed);
         Departure before = log.state();
         for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
-            Decision<Event> again = log.submit(entry.actor(), new Command(entry.commandId(), 0, null, Ask.of(new SeatAsk.SwapRoles())));
+            Decision<Event> again =
+                    log.submit(entry.actor(), new Command(entry.commandId(), 0, null, Ask.of(new SeatAsk.SwapRoles())));
             assertThat(again).isEqualTo(new Decision.Repeated<>());
         }
         assertThat(log.state()).isSameAs(before);
@@ -118,7 +119,9 @@ class DeparturePropertiesTest {
                 default -> null;
             };
             if (answered != null) {
-                assertThat(read.progress().gate(answered, entry.happenedAt()).open()).as("gate of %s at %s", answered, entry.seq()).isTrue();
+                assertThat(read.progress().gate(answered, entry.happenedAt()).open())
+                        .as("gate of %s at %s", answered, entry.seq())
+                        .isTrue();
             }
             read = read.apply(entry);
         }
@@ -130,7 +133,8 @@ class DeparturePropertiesTest {
         List<LogEntry<Event>> entries = randomLog(seed).entries();
         for (int i = 1; i < entries.size(); i++) {
             assertThat(entries.get(i).at()).isAfterOrEqualTo(entries.get(i - 1).at());
-            assertThat(entries.get(i).happenedAt()).isBeforeOrEqualTo(entries.get(i).at());
+            assertThat(entries.get(i).happenedAt())
+                    .isBeforeOrEqualTo(entries.get(i).at());
         }
     }
 
@@ -140,12 +144,20 @@ class DeparturePropertiesTest {
         TestLog log = randomLog(seed);
         SplittableRandom random = new SplittableRandom(seed);
         List<Instant> times = new ArrayList<>(LongStream.range(0, 12)
-                .mapToObj(_ -> log.now().plusSeconds(random.nextInt(2000))).sorted().toList());
-        List<DepartureView> inOrder = times.stream().map(at -> Viewing.view(log.state(), at)).toList();
-        List<DepartureView> backwards = times.reversed().stream().map(at -> Viewing.view(log.state(), at)).toList().reversed();
+                .mapToObj(_ -> log.now().plusSeconds(random.nextInt(2000)))
+                .sorted()
+                .toList());
+        List<DepartureView> inOrder =
+                times.stream().map(at -> Viewing.view(log.state(), at)).toList();
+        List<DepartureView> backwards = times.reversed().stream()
+                .map(at -> Viewing.view(log.state(), at))
+                .toList()
+                .reversed();
         assertThat(backwards).isEqualTo(inOrder);
         for (DepartureView view : inOrder) {
-            view.clocks().forEach(clock -> assertThat(clock.elapsed()).isEqualTo(!view.at().isBefore(clock.opensAt())));
+            view.clocks()
+                    .forEach(clock ->
+                            assertThat(clock.elapsed()).isEqualTo(!view.at().isBefore(clock.opensAt())));
         }
     }
 
@@ -157,9 +169,14 @@ class DeparturePropertiesTest {
         for (ProcedureView procedure : view.procedures()) {
             if (procedure.next() != null) {
                 assertThat(log.state().complete(procedure.next())).isFalse();
-                assertThat(log.state().progress().gate(procedure.next(), log.now()).open()).isTrue();
+                assertThat(log.state()
+                                .progress()
+                                .gate(procedure.next(), log.now())
+                                .open())
+                        .isTrue();
             }
-            assertThat(procedure.done() == procedure.total()).isEqualTo(procedure.state() == ProcedureView.ProcedureState.DONE);
+            assertThat(procedure.done() == procedure.total())
+                    .isEqualTo(procedure.state() == ProcedureView.ProcedureState.DONE);
         }
     }
 
@@ -172,10 +189,13 @@ class DeparturePropertiesTest {
         }
         for (LineRef ref : log.state().openLines()) {
             Departure before = log.state();
-            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V")) : Ask.of(new LineAsk.AnswerLine(ref));
+            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
+                    ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V"))
+                    : Ask.of(new LineAsk.AnswerLine(ref));
             if (before.line(ref).newestBy() == null && log.ask(CAPTAIN, ask) instanceof Decision.Accepted) {
                 log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(ref, null)));
-                assertThat(log.state().lines().records()).isEqualTo(before.lines().records());
+                assertThat(log.state().lines().records())
+                        .isEqualTo(before.lines().records());
                 assertThat(log.state().clocks()).isEqualTo(before.clocks());
                 assertThat(log.state().lifecycle()).isEqualTo(before.lifecycle());
             }
@@ -189,15 +209,20 @@ class DeparturePropertiesTest {
         for (int round = 0; round < 40 && !log.state().lifecycle().closed(); round++) {
             log.pass(Duration.ofMinutes(20));
             for (LineRef ref : log.state().openLines()) {
-                log.ask(CAPTAIN, log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
-                        ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V")) : Ask.of(new LineAsk.AnswerLine(ref)));
+                log.ask(
+                        CAPTAIN,
+                        log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
+                                ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V"))
+                                : Ask.of(new LineAsk.AnswerLine(ref)));
                 log.ask(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(ref)));
                 log.ask(OFFICER, Ask.of(new LineAsk.ConfirmLine(ref)));
                 if (round > 5) {
                     log.ask(CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "not possible today", ref.line())));
                 }
             }
-            if (round > 6 && log.state().lifecycle() == Lifecycle.WORKING && log.state().openLines().isEmpty()) {
+            if (round > 6
+                    && log.state().lifecycle() == Lifecycle.WORKING
+                    && log.state().openLines().isEmpty()) {
                 log.ask(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.LEAVE, "for the record")));
             }
             log.ask(CAPTAIN, Ask.of(new RecordAsk.Sign()));

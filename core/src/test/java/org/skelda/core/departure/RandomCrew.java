@@ -32,7 +32,8 @@ final class RandomCrew {
         if (random.nextInt(3) == 0) {
             log.pass(Duration.ofSeconds(random.nextInt(1, 120)));
         }
-        Command command = !sent.isEmpty() && random.nextInt(12) == 0 ? sent.get(random.nextInt(sent.size())) : command(log);
+        Command command =
+                !sent.isEmpty() && random.nextInt(12) == 0 ? sent.get(random.nextInt(sent.size())) : command(log);
         sent.add(command);
         log.submit(person(), command);
     }
@@ -53,12 +54,19 @@ final class RandomCrew {
         LineRef line = random.nextInt(3) == 0 ? lines.get(random.nextInt(lines.size())) : openOr(log);
         return switch (random.nextInt(24)) {
             case 0 -> Ask.of(new SeatAsk.TakeSeat(seat(), role(), random.nextBoolean() ? null : "crew change"));
-            case 1 -> random.nextInt(3) == 0 ? Ask.of(new SeatAsk.ReleaseSeat(seat())) : Ask.of(new SeatAsk.SwapRoles());
+            case 1 ->
+                random.nextInt(3) == 0 ? Ask.of(new SeatAsk.ReleaseSeat(seat())) : Ask.of(new SeatAsk.SwapRoles());
             case 2 -> Ask.of(new SeatAsk.HandOverSeat(seat(), person()));
-            case 3 -> Ask.of(new LineAsk.Hold(procedures.get(random.nextInt(procedures.size())), random.nextInt(5) == 0 ? " " : "fueller", line));
+            case 3 ->
+                Ask.of(new LineAsk.Hold(
+                        procedures.get(random.nextInt(procedures.size())),
+                        random.nextInt(5) == 0 ? " " : "fueller",
+                        line));
             case 4 -> Ask.of(new LineAsk.Resume(procedures.get(random.nextInt(procedures.size()))));
             case 5, 6 -> Ask.of(new LineAsk.Undo(line, random.nextBoolean() ? "slip" : null));
-            case 7 -> Ask.of(new LineAsk.Deviate(line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null));
+            case 7 ->
+                Ask.of(new LineAsk.Deviate(
+                        line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null));
             case 8 -> Ask.of(new RecordAsk.Sign());
             case 9 -> Ask.of(new RecordAsk.Amend("note", false));
             case 10, 11 -> Ask.of(new LineAsk.ConfirmLine(line));
@@ -68,13 +76,22 @@ final class RandomCrew {
 
     private LineRef openOr(TestLog log) {
         List<LineRef> open = log.state().openLines();
-        return open.isEmpty() ? lines.get(random.nextInt(lines.size())) : open.get(random.nextInt(Math.min(4, open.size())));
+        return open.isEmpty()
+                ? lines.get(random.nextInt(lines.size()))
+                : open.get(random.nextInt(Math.min(4, open.size())));
     }
 
     private Ask fitting(TestLog log, LineRef ref) {
-        boolean measured = log.state().plan().line(ref).filter(line -> line instanceof Line.Measure).isPresent();
+        boolean measured = log.state()
+                .plan()
+                .line(ref)
+                .filter(line -> line instanceof Line.Measure)
+                .isPresent();
         if (measured != (random.nextInt(10) == 0)) {
-            return Ask.of(new LineAsk.MeasureLine(ref, random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26), random.nextInt(12) == 0 ? "A" : "V"));
+            return Ask.of(new LineAsk.MeasureLine(
+                    ref,
+                    random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26),
+                    random.nextInt(12) == 0 ? "A" : "V"));
         }
         return Ask.of(new LineAsk.AnswerLine(ref));
     }

@@ -31,7 +31,10 @@ import org.skelda.core.start.FindingId;
 import org.skelda.core.start.Milestone;
 import org.skelda.core.watch.Subject;
 
-/** Starts, feeds and the simulator's controls in the log of a departure; and a list that is worked only when something went wrong. */
+/**
+ * Starts, feeds and the simulator's controls in the log of a departure; and a list that is worked only when something
+ * went wrong.
+ */
 class StartsOfDepartureTest {
     private static final LineRef START = LineRef.parse("start/engine");
     private static final LineRef WRITE = LineRef.parse("wrong/write");
@@ -41,42 +44,88 @@ class StartsOfDepartureTest {
 
     static TestLog seated() {
         List<Procedure> procedures = new ArrayList<>(TestPlans.procedures());
-        procedures.add(new Procedure("start", "Start", Procedure.Style.READ_AND_DO, null, 1, "watched", true, null, List.of(
-                new Line.Start(LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))), false));
-        procedures.add(new Procedure("wrong", "Wrong", Procedure.Style.READ_AND_DO, null, 1, "after a cut", true, null, List.of(
-                new Line.Read(LineHead.of("off"), "Fuel", "OFF"), new Line.Read(LineHead.of("write"), "Log", "written")), true));
+        procedures.add(new Procedure(
+                "start",
+                "Start",
+                Procedure.Style.READ_AND_DO,
+                null,
+                1,
+                "watched",
+                true,
+                null,
+                List.of(new Line.Start(
+                        LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))),
+                false));
+        procedures.add(new Procedure(
+                "wrong",
+                "Wrong",
+                Procedure.Style.READ_AND_DO,
+                null,
+                1,
+                "after a cut",
+                true,
+                null,
+                List.of(
+                        new Line.Read(LineHead.of("off"), "Fuel", "OFF"),
+                        new Line.Read(LineHead.of("write"), "Log", "written")),
+                true));
         TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
         log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         return log;
     }
 
     private void attempt(int number, boolean good) {
-        log.tell(Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), number, log.now(), "1")), Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), number, Milestone.ROTATION, Duration.ofSeconds(1))));
+        log.tell(
+                Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), number, log.now(), "1")),
+                Event.of(new AttemptEvent.MilestoneReached(
+                        Subject.engine(2), number, Milestone.ROTATION, Duration.ofSeconds(1))));
         if (!good) {
-            log.tell(Event.of(new AttemptEvent.FindingRaised(Subject.engine(2), number, new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs"))));
+            log.tell(Event.of(new AttemptEvent.FindingRaised(
+                    Subject.engine(2),
+                    number,
+                    new Finding(FindingId.HUNG_START, Duration.ofSeconds(40), Action.CUT_FUEL, "hangs"))));
         }
-        log.tell(Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), number, Milestone.IDLE, Duration.ofSeconds(44))), Event.of(new AttemptEvent.AttemptEnded(Subject.engine(2), number,
-                new AttemptSummary(good ? "NORMAL" : "HUNG_START", Duration.ofSeconds(54), 600.0, null, null, null, null, null, Duration.ofSeconds(30)))),
+        log.tell(
+                Event.of(new AttemptEvent.MilestoneReached(
+                        Subject.engine(2), number, Milestone.IDLE, Duration.ofSeconds(44))),
+                Event.of(new AttemptEvent.AttemptEnded(
+                        Subject.engine(2),
+                        number,
+                        new AttemptSummary(
+                                good ? "NORMAL" : "HUNG_START",
+                                Duration.ofSeconds(54),
+                                600.0,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                Duration.ofSeconds(30)))),
                 Event.of(new AttemptEvent.TraceStored(Subject.engine(2), number, "a".repeat(64), 540)));
     }
 
     @Test
     void theStartLineIsNextButAnsweredOnlyAfterAGoodStart() {
-        assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("start")).singleElement()
+        assertThat(Viewing.view(log.state(), log.now()).procedures())
+                .filteredOn(p -> p.id().equals("start"))
+                .singleElement()
                 .satisfies(p -> assertThat(p.next()).isEqualTo(START));
         assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
         attempt(1, false);
         assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
         attempt(2, true);
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
-        assertThat(log.state().starts(2)).extracting(start -> start.summary().outcome()).containsExactly("HUNG_START", "NORMAL");
+        assertThat(log.state().starts(2))
+                .extracting(start -> start.summary().outcome())
+                .containsExactly("HUNG_START", "NORMAL");
         assertThat(log.state().starts(2).getLast().traceSha256()).isEqualTo("a".repeat(64));
         assertThat(log.replayed()).isEqualTo(log.state());
     }
 
     @Test
     void aFactOfAnAttemptThatTheLogDoesNotKnowChangesNothing() {
-        log.tell(Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), 7, Milestone.IDLE, Duration.ofSeconds(44))));
+        log.tell(Event.of(
+                new AttemptEvent.MilestoneReached(Subject.engine(2), 7, Milestone.IDLE, Duration.ofSeconds(44))));
         assertThat(log.state().starts(2)).isEmpty();
     }
 
@@ -97,7 +146,9 @@ class StartsOfDepartureTest {
     @Test
     void anAbnormalListIsOpenOnlyOnceItIsBegun() {
         assertThat(log.state().openLines()).doesNotContain(WRITE);
-        assertThat(Viewing.view(log.state(), log.now()).procedures()).filteredOn(p -> p.id().equals("wrong")).singleElement()
+        assertThat(Viewing.view(log.state(), log.now()).procedures())
+                .filteredOn(p -> p.id().equals("wrong"))
+                .singleElement()
                 .satisfies(p -> assertThat(p.state()).isEqualTo(ProcedureView.ProcedureState.NOT_NEEDED));
         log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(LineRef.parse("wrong/off"))));
         assertThat(log.state().openLines()).contains(WRITE);

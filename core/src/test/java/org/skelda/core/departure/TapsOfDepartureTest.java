@@ -57,7 +57,8 @@ class TapsOfDepartureTest {
     }
 
     private TappedEngine engine() {
-        return TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2).orElseThrow();
+        return TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2)
+                .orElseThrow();
     }
 
     private void started() {
@@ -89,9 +90,12 @@ class TapsOfDepartureTest {
     @Test
     void whatCannotBeIsRefusedAndWhatIsSaidIsTaken() {
         assertThat(log.refuse(STRANGER, now(Tap.STARTER_ON))).isInstanceOf(Refusal.NotSeated.class);
-        assertThat(refused(Ask.of(new AttemptAsk.TapStart(3, Tap.STARTER_ON, log.now(), true)))).isInstanceOf(Refusal.UnknownLine.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TapStart(3, Tap.STARTER_ON, log.now(), true))))
+                .isInstanceOf(Refusal.UnknownLine.class);
         assertThat(refused(now(Tap.FUEL_ON))).isInstanceOf(Refusal.NothingThere.class);
-        assertThat(refused(Ask.of(new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().minusSeconds(3600), true)))).isInstanceOf(Refusal.ImpossibleTime.class);
+        assertThat(refused(Ask.of(
+                        new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().minusSeconds(3600), true))))
+                .isInstanceOf(Refusal.ImpossibleTime.class);
         tap(0, Tap.STARTER_ON);
         assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
         assertThat(refused(now(Tap.LIGHT_OFF))).isInstanceOf(Refusal.NothingThere.class);
@@ -100,17 +104,23 @@ class TapsOfDepartureTest {
         tap(20, Tap.FUEL_ON);
         tap(5, Tap.TOO_HOT);
         tap(1, Tap.FUEL_OFF);
-        assertThat(refused(now(Tap.FUEL_ON))).isEqualTo(new Refusal.NothingThere("The engine has had its fuel in this start, and it was cut. Fuel again before the"
-                + " engine has stopped can ruin it: work the steps after a cut first."));
-        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 700.0, null)))).isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(now(Tap.FUEL_ON)))
+                .isEqualTo(new Refusal.NothingThere(
+                        "The engine has had its fuel in this start, and it was cut. Fuel again before the"
+                                + " engine has stopped can ruin it: work the steps after a cut first."));
+        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 700.0, null))))
+                .isInstanceOf(Refusal.NothingThere.class);
         tap(10, Tap.STARTER_OFF);
-        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 7000.0, null)))).isInstanceOf(Refusal.ImpossibleValue.class);
+        assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, 7000.0, null))))
+                .isInstanceOf(Refusal.ImpossibleValue.class);
         assertThat(refused(Ask.of(new AttemptAsk.TypeFigures(2, null, null)))).isInstanceOf(Refusal.NothingThere.class);
     }
 
     @Test
     void aTapIsNeverLaterThanItsAcceptance() {
-        log.accept(CAPTAIN, Ask.of(new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().plusSeconds(3), true)));
+        log.accept(
+                CAPTAIN,
+                Ask.of(new AttemptAsk.TapStart(2, Tap.STARTER_ON, log.now().plusSeconds(3), true)));
         assertThat(log.state().starts(2).getLast().startedAt()).isEqualTo(log.now());
     }
 
@@ -120,8 +130,10 @@ class TapsOfDepartureTest {
         tap(0, Tap.STARTER_ON);
         long seen = log.state().seq();
         tap(1, Tap.ROTATION);
-        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.OIL_RISING)))).isInstanceOf(Decision.Accepted.class);
-        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.ROTATION)))).isInstanceOf(Decision.Refused.class);
+        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.OIL_RISING))))
+                .isInstanceOf(Decision.Accepted.class);
+        assertThat(log.submit(OFFICER, new Command(log.nextId(), seen, null, now(Tap.ROTATION))))
+                .isInstanceOf(Decision.Refused.class);
     }
 
     @Test
@@ -129,8 +141,10 @@ class TapsOfDepartureTest {
         withOfficer();
         tap(0, Tap.STARTER_ON);
         tap(OFFICER, 2, Tap.ROTATION);
-        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null)))).isInstanceOf(Refusal.NothingThere.class);
-        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.ROTATION, " ")))).isInstanceOf(Refusal.ReasonMissing.class);
+        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null))))
+                .isInstanceOf(Refusal.NothingThere.class);
+        assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.ROTATION, " "))))
+                .isInstanceOf(Refusal.ReasonMissing.class);
         log.accept(CAPTAIN, Ask.of(new AttemptAsk.UndoTap(2, Tap.ROTATION, "nothing turns")));
         log.accept(CAPTAIN, Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null)));
         assertThat(log.state().starts(2)).isEmpty();
@@ -147,7 +161,8 @@ class TapsOfDepartureTest {
         log.tell(Event.of(new FeedEvent.FeedAttached(feed, "The aircraft", false)));
         tap(2, Tap.ROTATION);
         tap(30, Tap.STARTER_OFF);
-        assertThat(TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2)).isEmpty();
+        assertThat(TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2))
+                .isEmpty();
         assertThat(refused(now(Tap.STARTER_ON))).isInstanceOf(Refusal.NothingThere.class);
         log.tell(Event.of(new FeedEvent.FeedLost(feed, Instant.EPOCH)));
         tap(60, Tap.STARTER_ON);
@@ -195,14 +210,21 @@ class TapsOfDepartureTest {
 
     private String now() {
         List<Script.Step> steps = engine().advice("Engine 2", log.now()).script();
-        return steps.stream().filter(step -> step.state() == Script.State.NOW).findFirst().orElseThrow().words();
+        return steps.stream()
+                .filter(step -> step.state() == Script.State.NOW)
+                .findFirst()
+                .orElseThrow()
+                .words();
     }
 
     static LongStream seeds() {
         return LongStream.range(0, 120);
     }
 
-    /** Whatever two people tap, take back and type: the log tells it all, what is refused changes nothing, and attempts are numbered on. */
+    /**
+     * Whatever two people tap, take back and type: the log tells it all, what is refused changes nothing, and attempts
+     * are numbered on.
+     */
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void replayOfEverySequenceGivesTheSameState(long seed) {
@@ -213,18 +235,29 @@ class TapsOfDepartureTest {
             Tap tap = Tap.values()[random.nextInt(Tap.values().length)];
             Ask ask = switch (random.nextInt(8)) {
                 case 0 -> Ask.of(new AttemptAsk.UndoTap(2, tap, random.nextBoolean() ? "slip" : null));
-                case 1 -> Ask.of(new AttemptAsk.TypeFigures(2, random.nextDouble(-100, 1500), random.nextBoolean() ? 17.5 : null));
-                default -> Ask.of(new AttemptAsk.TapStart(2, tap, log.now().minusMillis(random.nextInt(-2000, 4000)), random.nextBoolean()));
+                case 1 ->
+                    Ask.of(new AttemptAsk.TypeFigures(
+                            2, random.nextDouble(-100, 1500), random.nextBoolean() ? 17.5 : null));
+                default ->
+                    Ask.of(new AttemptAsk.TapStart(
+                            2, tap, log.now().minusMillis(random.nextInt(-2000, 4000)), random.nextBoolean()));
             };
             Departure before = log.state();
             if (!(log.ask(random.nextBoolean() ? CAPTAIN : OFFICER, ask) instanceof Decision.Accepted)) {
                 assertThat(log.state()).isSameAs(before);
             }
-            TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2).ifPresent(engine -> assertThat(engine.advice("Engine 2", log.now()).script()).doesNotContainNull());
+            TappedEngine.of(JET, log.state().attempts(), log.state().isRead(), 2)
+                    .ifPresent(engine -> assertThat(
+                                    engine.advice("Engine 2", log.now()).script())
+                            .doesNotContainNull());
         }
         assertThat(log.replayed()).isEqualTo(log.state());
-        List<Integer> numbers = log.state().starts(2).stream().map(StartRecord::number).toList();
-        assertThat(numbers).isEqualTo(IntStream.rangeClosed(1, numbers.size()).boxed().toList());
-        assertThat(log.state().starts(2)).allSatisfy(start -> assertThat(start.summary() != null).isEqualTo(start.tapped().ended()));
+        List<Integer> numbers =
+                log.state().starts(2).stream().map(StartRecord::number).toList();
+        assertThat(numbers)
+                .isEqualTo(IntStream.rangeClosed(1, numbers.size()).boxed().toList());
+        assertThat(log.state().starts(2))
+                .allSatisfy(start -> assertThat(start.summary() != null)
+                        .isEqualTo(start.tapped().ended()));
     }
 }

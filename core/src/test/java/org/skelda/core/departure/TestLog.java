@@ -32,9 +32,25 @@ public final class TestLog {
 
     public TestLog(Plan plan, double latitude_deg) {
         this.plan = plan;
-        Opening opening = new Opening(new UUID(1, 1), Opening.Kind.LINE, "operator", "QX-LOM", plan.type().id(), "214", "QVAR", "QSKR", "4", latitude_deg, -10.82, 112,
-                BEGIN.plus(Duration.ofMinutes(40)), "a".repeat(64), "b".repeat(64), List.of());
-        LogEntry<Event> first = new LogEntry<>(nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), Event.of(new RecordEvent.Opened(opening)));
+        Opening opening = new Opening(
+                new UUID(1, 1),
+                Opening.Kind.LINE,
+                "operator",
+                "QX-LOM",
+                plan.type().id(),
+                "214",
+                "QVAR",
+                "QSKR",
+                "4",
+                latitude_deg,
+                -10.82,
+                112,
+                BEGIN.plus(Duration.ofMinutes(40)),
+                "a".repeat(64),
+                "b".repeat(64),
+                List.of());
+        LogEntry<Event> first = new LogEntry<>(
+                nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), Event.of(new RecordEvent.Opened(opening)));
         entries.add(first);
         state = Departure.begin(plan, first);
     }
@@ -74,7 +90,8 @@ public final class TestLog {
     /** The same, expected to be accepted. */
     public List<Fact> accept(Person actor, Ask ask) {
         return switch (ask(actor, ask)) {
-            case Decision.Accepted<Event>(List<Event> events) -> events.stream().<Fact>map(Event::fact).toList();
+            case Decision.Accepted<Event>(List<Event> events) ->
+                events.stream().<Fact>map(Event::fact).toList();
             case Decision.Refused<Event>(Refusal refusal) -> throw new AssertionError(ask + " was refused: " + refusal);
             case Decision.Repeated<Event> _ -> throw new AssertionError(ask + " was taken for a repeat");
         };
@@ -96,7 +113,8 @@ public final class TestLog {
             Instant at = now.isBefore(state.at()) ? state.at() : now;
             Seat seat = state.seatOf(actor).orElse(null);
             for (Event event : events) {
-                LogEntry<Event> entry = new LogEntry<>(nextId(), state.seq() + 1, at, command.doneAt(), actor, seat, command.id(), event);
+                LogEntry<Event> entry = new LogEntry<>(
+                        nextId(), state.seq() + 1, at, command.doneAt(), actor, seat, command.id(), event);
                 entries.add(entry);
                 state = state.apply(entry);
             }
@@ -107,7 +125,8 @@ public final class TestLog {
     /** Facts as a feed tells them. */
     public void tell(Event... facts) {
         for (Event fact : facts) {
-            LogEntry<Event> entry = new LogEntry<>(nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
+            LogEntry<Event> entry = new LogEntry<>(
+                    nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
             entries.add(entry);
             state = state.apply(entry);
         }

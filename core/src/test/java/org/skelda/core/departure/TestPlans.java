@@ -43,12 +43,38 @@ public final class TestPlans {
 
     static TypeSheet type() {
         MeasureSpec volts = volts();
-        return new TypeSheet("TEST-1", "Test", List.of(), Map.of(
-                "door", new ClockSpec("door", "Inlet door", "start", null, new ClockSpec.Time.Fixed(Duration.ofSeconds(8)), "table"),
-                "bleed", new ClockSpec("bleed", "Bleed air", "bleed air allowed", null, new ClockSpec.Time.Fixed(Duration.ofSeconds(75)), "table"),
-                "alignment", new ClockSpec("alignment", "Alignment", "navigation", "No towing.", new ClockSpec.Time.Alignment(
-                        new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(18), 78.5)), "table")),
-                Map.of("volts", volts), Map.of());
+        return new TypeSheet(
+                "TEST-1",
+                "Test",
+                List.of(),
+                Map.of(
+                        "door",
+                                new ClockSpec(
+                                        "door",
+                                        "Inlet door",
+                                        "start",
+                                        null,
+                                        new ClockSpec.Time.Fixed(Duration.ofSeconds(8)),
+                                        "table"),
+                        "bleed",
+                                new ClockSpec(
+                                        "bleed",
+                                        "Bleed air",
+                                        "bleed air allowed",
+                                        null,
+                                        new ClockSpec.Time.Fixed(Duration.ofSeconds(75)),
+                                        "table"),
+                        "alignment",
+                                new ClockSpec(
+                                        "alignment",
+                                        "Alignment",
+                                        "navigation",
+                                        "No towing.",
+                                        new ClockSpec.Time.Alignment(
+                                                new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(18), 78.5)),
+                                        "table")),
+                Map.of("volts", volts),
+                Map.of());
     }
 
     private static MeasureSpec volts() {
@@ -57,33 +83,96 @@ public final class TestPlans {
 
     static List<Procedure> procedures() {
         return List.of(
-                procedure("power", Seat.LEFT, 1, Procedure.Style.FLOW,
+                procedure(
+                        "power",
+                        Seat.LEFT,
+                        1,
+                        Procedure.Style.FLOW,
                         new Line.Caution(head("radar"), "Radar", "It hurts people."),
                         new Line.Action(head("battery"), "Battery", "ON"),
                         new Line.Measure(gated("volts", new Condition.LineDone(POWER)), volts())),
-                procedure("apu", Seat.LEFT, 1, Procedure.Style.FLOW,
-                        new Line.Gate(guarded("allowed", "the APU", new Condition.WithinLimits(VOLTS)), "Start allowed", "go", false),
+                procedure(
+                        "apu",
+                        Seat.LEFT,
+                        1,
+                        Procedure.Style.FLOW,
+                        new Line.Gate(
+                                guarded("allowed", "the APU", new Condition.WithinLimits(VOLTS)),
+                                "Start allowed",
+                                "go",
+                                false),
                         new Line.Action(starting("master", "door"), "Master", "ON"),
-                        new Line.Action(new LineHead("start", null, List.of(new Condition.ClockElapsed("door")), null, null, List.of("bleed"), false), "Start", "START"),
+                        new Line.Action(
+                                new LineHead(
+                                        "start",
+                                        null,
+                                        List.of(new Condition.ClockElapsed("door")),
+                                        null,
+                                        null,
+                                        List.of("bleed"),
+                                        false),
+                                "Start",
+                                "START"),
                         new Line.Action(starting("align", "alignment"), "Inertial units", "ALIGN"),
-                        new Line.Check(guarded("bleed", "the hot section", new Condition.ClockElapsed("bleed")), "Bleed", "ON"),
-                        new Line.Check(gated("navigation", new Condition.ClockElapsed("alignment")), "Inertial units", "NAVIGATION")),
-                procedure("walk", Seat.RIGHT, 2, Procedure.Style.FLOW,
+                        new Line.Check(
+                                guarded("bleed", "the hot section", new Condition.ClockElapsed("bleed")),
+                                "Bleed",
+                                "ON"),
+                        new Line.Check(
+                                gated("navigation", new Condition.ClockElapsed("alignment")),
+                                "Inertial units",
+                                "NAVIGATION")),
+                procedure(
+                        "walk",
+                        Seat.RIGHT,
+                        2,
+                        Procedure.Style.FLOW,
                         new Line.Check(head("nose"), "Nose", "clear"),
                         new Line.Check(head("tail"), "Tail", "clear")),
-                procedure("check", null, 1, Procedure.Style.CHECKLIST,
-                        new Line.Gate(gated("ready", new Condition.ProceduresDone(List.of("power", "apu", "walk"))), "Flows done", "go", false),
+                procedure(
+                        "check",
+                        null,
+                        1,
+                        Procedure.Style.CHECKLIST,
+                        new Line.Gate(
+                                gated("ready", new Condition.ProceduresDone(List.of("power", "apu", "walk"))),
+                                "Flows done",
+                                "go",
+                                false),
                         new Line.Challenge(head("batteries"), "Batteries", "ON", Role.FLYING),
                         new Line.Gate(gated("line", new Condition.LineDone(CHALLENGE)), "Clearance", "cleared", true),
                         new Line.Challenge(head("beacon"), "Beacon", "ON", Role.MONITORING)),
-                procedure("push", null, 1, Procedure.Style.READ_AND_DO,
-                        new Line.Read(new LineHead("brake", null, List.of(new Condition.ProceduresDone(List.of("check"))), "people", null,
-                                List.of(), true), "Brake", "released"),
+                procedure(
+                        "push",
+                        null,
+                        1,
+                        Procedure.Style.READ_AND_DO,
+                        new Line.Read(
+                                new LineHead(
+                                        "brake",
+                                        null,
+                                        List.of(new Condition.ProceduresDone(List.of("check"))),
+                                        "people",
+                                        null,
+                                        List.of(),
+                                        true),
+                                "Brake",
+                                "released"),
                         new Line.Read(head("done"), "Pushback", "complete")));
     }
 
     private static Procedure procedure(String id, Seat seat, int strand, Procedure.Style style, Line... lines) {
-        return new Procedure(id, id, style, seat, strand, "silent", style != Procedure.Style.FLOW, null, List.of(lines), id.equals("abnormal"));
+        return new Procedure(
+                id,
+                id,
+                style,
+                seat,
+                strand,
+                "silent",
+                style != Procedure.Style.FLOW,
+                null,
+                List.of(lines),
+                id.equals("abnormal"));
     }
 
     private static LineHead head(String id) {

@@ -43,7 +43,13 @@ class SignalTest {
         signal.advanceTo(2_500_000);
         read(4, 40);
         read(5, 50);
-        assertThat(heard).containsExactly("0.0:10.0 to 2.0:10.0", "2.0:10.0 to 2.5:10.0", "2.5:10.0 to 3.0:10.0", "lost at 3.0", "4.0:40.0 to 5.0:50.0");
+        assertThat(heard)
+                .containsExactly(
+                        "0.0:10.0 to 2.0:10.0",
+                        "2.0:10.0 to 2.5:10.0",
+                        "2.5:10.0 to 3.0:10.0",
+                        "lost at 3.0",
+                        "4.0:40.0 to 5.0:50.0");
         assertThat(signal.gapsAt(5_000_000)).containsExactly(new Signal.Gap(0, 4_000_000));
     }
 

@@ -27,7 +27,9 @@ class SlopeWindowTest {
             window.read(at, value);
             all.add(new double[] {at, value});
             long now = at;
-            List<double[]> held = all.stream().filter(reading -> reading[0] >= now - LENGTH_us).toList();
+            List<double[]> held = all.stream()
+                    .filter(reading -> reading[0] >= now - LENGTH_us)
+                    .toList();
             assertThat(window.count()).isEqualTo(held.size());
             if (held.size() < 3) {
                 assertThat(window.perSecond()).isNaN();
@@ -38,10 +40,19 @@ class SlopeWindowTest {
     }
 
     private static double plain(List<double[]> readings) {
-        double t = readings.stream().mapToDouble(reading -> reading[0] / 1e6).average().orElseThrow();
-        double v = readings.stream().mapToDouble(reading -> reading[1]).average().orElseThrow();
-        double tv = readings.stream().mapToDouble(reading -> (reading[0] / 1e6 - t) * (reading[1] - v)).sum();
-        return tv / readings.stream().mapToDouble(reading -> Math.pow(reading[0] / 1e6 - t, 2)).sum();
+        double t = readings.stream()
+                .mapToDouble(reading -> reading[0] / 1e6)
+                .average()
+                .orElseThrow();
+        double v =
+                readings.stream().mapToDouble(reading -> reading[1]).average().orElseThrow();
+        double tv = readings.stream()
+                .mapToDouble(reading -> (reading[0] / 1e6 - t) * (reading[1] - v))
+                .sum();
+        return tv
+                / readings.stream()
+                        .mapToDouble(reading -> Math.pow(reading[0] / 1e6 - t, 2))
+                        .sum();
     }
 
     @Test

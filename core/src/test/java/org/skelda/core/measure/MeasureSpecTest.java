@@ -16,9 +16,17 @@ class MeasureSpecTest {
 
     @ParameterizedTest
     @CsvFileSource(resources = "judgements.csv", useHeadersInDisplayName = true)
-    void judgesAsTheTableSays(double value, Double min, Double max, Double cautionBelow, Double cautionAbove,
-            Judgement.Verdict verdict, Double limit, Double margin) {
-        assertThat(spec(min, max, cautionBelow, cautionAbove).judge(value)).isEqualTo(new Judgement(verdict, limit, margin, "the type's table"));
+    void judgesAsTheTableSays(
+            double value,
+            Double min,
+            Double max,
+            Double cautionBelow,
+            Double cautionAbove,
+            Judgement.Verdict verdict,
+            Double limit,
+            Double margin) {
+        assertThat(spec(min, max, cautionBelow, cautionAbove).judge(value))
+                .isEqualTo(new Judgement(verdict, limit, margin, "the type's table"));
     }
 
     @ParameterizedTest
@@ -38,7 +46,9 @@ class MeasureSpecTest {
         assertThatThrownBy(() -> spec(5.0, null, 4.0, null)).hasMessageContaining("cautionBelow");
         assertThatThrownBy(() -> spec(null, 5.0, null, 6.0)).hasMessageContaining("cautionAbove");
         assertThatThrownBy(() -> spec(2000.0, null, null, null)).hasMessageContaining("outside what is possible");
-        assertThatThrownBy(() -> new MeasureSpec("x", "V", 4, 0, 1, null, null, null, null, "t")).hasMessageContaining("decimals");
-        assertThatThrownBy(() -> new MeasureSpec("x", "V", 1, Double.NaN, 1, null, null, null, null, "t")).hasMessageContaining("possibleMin");
+        assertThatThrownBy(() -> new MeasureSpec("x", "V", 4, 0, 1, null, null, null, null, "t"))
+                .hasMessageContaining("decimals");
+        assertThatThrownBy(() -> new MeasureSpec("x", "V", 1, Double.NaN, 1, null, null, null, null, "t"))
+                .hasMessageContaining("possibleMin");
     }
 }

@@ -27,25 +27,41 @@ class PlanChecksTest {
 
     @Test
     void saysEveryNameThatLeadsNowhereAtOnce() {
-        Line lost = new Line.Action(new LineHead("a", "zone", List.of(
-                new Condition.ClockElapsed("c"), new Condition.ProceduresDone(List.of("q")),
-                new Condition.WithinLimits(LineRef.parse("p/b")), new Condition.LineDone(LineRef.parse("p/none"))), null, null, List.of("d"), false), "a", "on");
-        assertThat(findings(procedure("p", lost, line("b")))).hasSize(6)
+        Line lost = new Line.Action(
+                new LineHead(
+                        "a",
+                        "zone",
+                        List.of(
+                                new Condition.ClockElapsed("c"), new Condition.ProceduresDone(List.of("q")),
+                                new Condition.WithinLimits(LineRef.parse("p/b")),
+                                        new Condition.LineDone(LineRef.parse("p/none"))),
+                        null,
+                        null,
+                        List.of("d"),
+                        false),
+                "a",
+                "on");
+        assertThat(findings(procedure("p", lost, line("b"))))
+                .hasSize(6)
                 .allMatch(finding -> finding.startsWith("p/a: "))
-                .anyMatch(finding -> finding.contains("clock 'd'")).anyMatch(finding -> finding.contains("procedure 'q'"));
+                .anyMatch(finding -> finding.contains("clock 'd'"))
+                .anyMatch(finding -> finding.contains("procedure 'q'"));
     }
 
     @Test
     void findsIdsUsedTwice() {
         assertThat(findings(procedure("p", line("a"), line("a")), procedure("p", line("b"))))
-                .anyMatch(finding -> finding.startsWith("p/a:")).anyMatch(finding -> finding.startsWith("p: this procedure id"));
+                .anyMatch(finding -> finding.startsWith("p/a:"))
+                .anyMatch(finding -> finding.startsWith("p: this procedure id"));
     }
 
     @Test
     void findsGatesThatWaitForThemselves() {
         assertThat(findings(
-                procedure("p", line("a", new Condition.ProceduresDone(List.of("q")))),
-                procedure("q", line("b", new Condition.LineDone(LineRef.parse("p/a"))))))
-                .containsExactlyInAnyOrder("p/a: its gate waits for itself and can never open", "q/b: its gate waits for itself and can never open");
+                        procedure("p", line("a", new Condition.ProceduresDone(List.of("q")))),
+                        procedure("q", line("b", new Condition.LineDone(LineRef.parse("p/a"))))))
+                .containsExactlyInAnyOrder(
+                        "p/a: its gate waits for itself and can never open",
+                        "q/b: its gate waits for itself and can never open");
     }
 }

@@ -13,7 +13,8 @@ final class Advised {
 
     static StartAdvice of(String engine, StartMonitor monitor, boolean silent, Duration coolFor) {
         StartProfile.Starter starter = monitor.profile().starter();
-        StarterDuty.NextTry next = new StarterDuty.NextTry(2, 3, Instant.EPOCH, starter.allowed(), starter.engageAtOrBelow_pct(), 2);
+        StarterDuty.NextTry next =
+                new StarterDuty.NextTry(2, 3, Instant.EPOCH, starter.allowed(), starter.engageAtOrBelow_pct(), 2);
         return StartAdvice.read(engine, monitor, silent, next, coolFor, at_us -> at_us / 1_000_000 + " s");
     }
 }

@@ -26,20 +26,35 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void aStarterThatEngagesAgainAtItsSpeedBeginsTheNextAttempt(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().cut().starter(false).spool(engageAt(profile)).for_s(1).starter(true).for_s(1);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .cut()
+                .starter(false)
+                .spool(engageAt(profile))
+                .for_s(1)
+                .starter(true)
+                .for_s(1);
         assertThat(engine.attempts()).hasSize(2);
         assertThat(engine.attempts().getFirst().ended()).isTrue();
         assertThat(engine.attempts().getFirst().outcome().code()).isEqualTo("CREW_ABORT");
         assertThat(engine.findings(1)).isEmpty();
-        assertThat(engine.attempts().get(1).startedAt_us()).isEqualTo(engine.attempts().getFirst().startedAt_us()
-                + engine.attempts().getFirst().lasted().toNanos() / 1000);
+        assertThat(engine.attempts().get(1).startedAt_us())
+                .isEqualTo(engine.attempts().getFirst().startedAt_us()
+                        + engine.attempts().getFirst().lasted().toNanos() / 1000);
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void aStarterThatEngagesAgainAboveItsSpeedStaysInItsAttemptAndIsFound(StartProfile profile) {
         assumeThat(profile.starter().engageAtOrBelow_pct()).isNotNull();
-        HandFlown engine = new HandFlown(profile).toFuel().cut().starter(false).spool(engageAt(profile) + 1).for_s(1).starter(true).for_s(1);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .cut()
+                .starter(false)
+                .spool(engageAt(profile) + 1)
+                .for_s(1)
+                .starter(true)
+                .for_s(1);
         assertThat(engine.attempts()).hasSize(1);
         assertThat(engine.findings(0)).containsExactly(FindingId.STARTER_REENGAGED);
         assertThat(engine.attempts().getFirst().findings().getFirst().action()).isEqualTo(Action.STOP_STARTER);
@@ -48,14 +63,24 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void aDryMotorThatIsStoppedAndEngagedAgainIsTwoAttempts(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).starter(true).spool(8).for_s(4).starter(false).for_s(1).starter(true).for_s(1);
-        assertThat(engine.attempts()).extracting(report -> report.outcome().code()).containsExactly("DRY_MOTOR", "INCOMPLETE");
+        HandFlown engine = new HandFlown(profile)
+                .starter(true)
+                .spool(8)
+                .for_s(4)
+                .starter(false)
+                .for_s(1)
+                .starter(true)
+                .for_s(1);
+        assertThat(engine.attempts())
+                .extracting(report -> report.outcome().code())
+                .containsExactly("DRY_MOTOR", "INCOMPLETE");
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void fuelThatWasOnBeforeTheStarterComesOnWithIt(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).fuel(true).for_s(1).starter(true).for_s(1);
+        HandFlown engine =
+                new HandFlown(profile).fuel(true).for_s(1).starter(true).for_s(1);
         assertThat(engine.attempts().getFirst().milestones()).containsEntry(Milestone.FUEL_ON, Duration.ZERO);
         assertThat(engine.findings(0)).contains(FindingId.FUEL_EARLY);
     }
@@ -63,7 +88,12 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void anEngineThatRunsWhenTheStarterEngagesHasNoFuelOn(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).fuel(true).spool(profile.fuel().minimum_pct()).for_s(1).starter(true).for_s(2);
+        HandFlown engine = new HandFlown(profile)
+                .fuel(true)
+                .spool(profile.fuel().minimum_pct())
+                .for_s(1)
+                .starter(true)
+                .for_s(2);
         assertThat(engine.attempts().getFirst().reached(Milestone.FUEL_ON)).isEmpty();
         engine.fuel(false).for_s(1).fuel(true).for_s(1);
         assertThat(engine.attempts().getFirst().reached(Milestone.FUEL_ON)).isEmpty();
@@ -73,9 +103,16 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void aSpoolThatStillTurnsMustTurnUp(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).spool(6).for_s(1).starter(true).for_s(6);
+        HandFlown engine =
+                new HandFlown(profile).spool(6).for_s(1).starter(true).for_s(6);
         assertThat(engine.findings(0)).contains(FindingId.NO_ROTATION);
-        HandFlown turning = new HandFlown(profile).spool(6).for_s(1).starter(true).for_s(1).spool(7).for_s(5);
+        HandFlown turning = new HandFlown(profile)
+                .spool(6)
+                .for_s(1)
+                .starter(true)
+                .for_s(1)
+                .spool(7)
+                .for_s(5);
         assertThat(turning.findings(0)).doesNotContain(FindingId.NO_ROTATION);
         assertThat(turning.attempts().getFirst().reached(Milestone.ROTATION)).isPresent();
     }
@@ -100,12 +137,20 @@ class AttemptsTest {
         for (double part : new double[] {0.9, 1.01}) {
             HandFlown engine = new HandFlown(profile).toFuel().cut();
             if (drain_s(profile) > 0) {
-                engine.starter(false).spool(8).for_s(drain_s(profile) + 0.2).starter(true).spool(9);
+                engine.starter(false)
+                        .spool(8)
+                        .for_s(drain_s(profile) + 0.2)
+                        .starter(true)
+                        .spool(9);
             }
             engine.spool(8).for_s(part * turnUnlit_s(profile));
             // The second try turns on the starter too before its fuel, but with ignition on.
-            List<FindingId> found = new ArrayList<>(secondTry(engine).attempts().getLast().findings().stream().map(Finding::id).toList());
-            assertThat(found.contains(FindingId.NOT_CLEARED)).as("%.2f of the time turned", part).isEqualTo(part < 1);
+            List<FindingId> found = new ArrayList<>(secondTry(engine).attempts().getLast().findings().stream()
+                    .map(Finding::id)
+                    .toList());
+            assertThat(found.contains(FindingId.NOT_CLEARED))
+                    .as("%.2f of the time turned", part)
+                    .isEqualTo(part < 1);
         }
     }
 
@@ -113,17 +158,36 @@ class AttemptsTest {
     @MethodSource("profiles")
     void starterTimeWithIgnitionOnClearsNothing(StartProfile profile) {
         HandFlown engine = new HandFlown(profile).toFuel().cut();
-        engine.starter(false).spool(8).for_s(drain_s(profile) + 1).starter(true).ignition(true).for_s(turnUnlit_s(profile) + 1);
-        assertThat(secondTry(engine).attempts().getLast().findings()).extracting(Finding::id).contains(FindingId.NOT_CLEARED);
+        engine.starter(false)
+                .spool(8)
+                .for_s(drain_s(profile) + 1)
+                .starter(true)
+                .ignition(true)
+                .for_s(turnUnlit_s(profile) + 1);
+        assertThat(secondTry(engine).attempts().getLast().findings())
+                .extracting(Finding::id)
+                .contains(FindingId.NOT_CLEARED);
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void aDrainIsWithoutABreak(StartProfile profile) {
         assumeThat(drain_s(profile)).isPositive();
-        HandFlown engine = new HandFlown(profile).toFuel().cut().starter(false).spool(8).for_s(drain_s(profile) / 2).starter(true).for_s(1)
-                .starter(false).for_s(drain_s(profile) / 2 + 1).starter(true).for_s(turnUnlit_s(profile) + 1);
-        assertThat(secondTry(engine).attempts().getLast().findings()).extracting(Finding::id).contains(FindingId.NOT_CLEARED);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .cut()
+                .starter(false)
+                .spool(8)
+                .for_s(drain_s(profile) / 2)
+                .starter(true)
+                .for_s(1)
+                .starter(false)
+                .for_s(drain_s(profile) / 2 + 1)
+                .starter(true)
+                .for_s(turnUnlit_s(profile) + 1);
+        assertThat(secondTry(engine).attempts().getLast().findings())
+                .extracting(Finding::id)
+                .contains(FindingId.NOT_CLEARED);
     }
 
     @ParameterizedTest
@@ -131,23 +195,38 @@ class AttemptsTest {
     void fuelThatLitIsOwedWhatTheTypeTurnsAfterIt(StartProfile profile) {
         boolean owes = !profile.remedy().turnLit().isZero();
         HandFlown engine = new HandFlown(profile).toFuel().lit().cut().temperature(20);
-        assertThat(secondTry(engine).findings(1).contains(FindingId.NOT_CLEARED)).isEqualTo(owes);
-        HandFlown turned = new HandFlown(profile).toFuel().lit().cut().temperature(20).spool(10).for_s(profile.remedy().turnLit().toSeconds());
+        assertThat(secondTry(engine).findings(1).contains(FindingId.NOT_CLEARED))
+                .isEqualTo(owes);
+        HandFlown turned = new HandFlown(profile)
+                .toFuel()
+                .lit()
+                .cut()
+                .temperature(20)
+                .spool(10)
+                .for_s(profile.remedy().turnLit().toSeconds());
         assertThat(secondTry(turned).findings(1)).doesNotContain(FindingId.NOT_CLEARED);
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void whatIsOwedIsForgottenAfterHalfAnHour(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().cut().starter(false).spool(0).for_s(1800);
-        assertThat(secondTry(engine).attempts().getLast().findings()).extracting(Finding::id).doesNotContain(FindingId.NOT_CLEARED);
+        HandFlown engine =
+                new HandFlown(profile).toFuel().cut().starter(false).spool(0).for_s(1800);
+        assertThat(secondTry(engine).attempts().getLast().findings())
+                .extracting(Finding::id)
+                .doesNotContain(FindingId.NOT_CLEARED);
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void fuelOnWhichIdleWasReachedLeavesNothing(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().temperature((profile.idle().coolest_c() + profile.idle().hottest_c()) / 2)
-                .spool(profile.idle().speed_pct()).starter(false).for_s(20).cut();
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .temperature((profile.idle().coolest_c() + profile.idle().hottest_c()) / 2)
+                .spool(profile.idle().speed_pct())
+                .starter(false)
+                .for_s(20)
+                .cut();
         assertThat(engine.attempts().getFirst().outcome().code()).isEqualTo("NORMAL");
         assertThat(secondTry(engine.temperature(20)).findings(1)).doesNotContain(FindingId.NOT_CLEARED);
     }
@@ -155,20 +234,31 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void aFireAfterTheEndBelongsToTheAttemptOfItsCut(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().lit().cut().starter(false).spool(4).for_s(1);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .lit()
+                .cut()
+                .starter(false)
+                .spool(4)
+                .for_s(1);
         assertThat(engine.attempts().getFirst().ended()).isTrue();
         Outcome before = engine.attempts().getFirst().outcome();
         engine.rising(3).for_s(10);
         assertThat(engine.findings(0)).contains(FindingId.INTERNAL_FIRE);
         assertThat(engine.attempts().getFirst().outcome()).isEqualTo(before);
-        assertThat(engine.attempts().getFirst().findings().getLast().at()).isGreaterThan(engine.attempts().getFirst().lasted());
+        assertThat(engine.attempts().getFirst().findings().getLast().at())
+                .isGreaterThan(engine.attempts().getFirst().lasted());
     }
 
     @ParameterizedTest
     @MethodSource("profiles")
     void fuelThatFlowsOnAfterAShutdownBelongsToTheLastAttempt(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().temperature((profile.idle().coolest_c() + profile.idle().hottest_c()) / 2)
-                .spool(profile.idle().speed_pct()).starter(false).for_s(20);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .temperature((profile.idle().coolest_c() + profile.idle().hottest_c()) / 2)
+                .spool(profile.idle().speed_pct())
+                .starter(false)
+                .for_s(20);
         engine.cut();
         engine.flow_kgph = 60;
         engine.for_s(5);
@@ -179,7 +269,13 @@ class AttemptsTest {
     @ParameterizedTest
     @MethodSource("profiles")
     void nothingIsWatchedTenMinutesAfterACut(StartProfile profile) {
-        HandFlown engine = new HandFlown(profile).toFuel().lit().cut().starter(false).spool(0).for_s(601);
+        HandFlown engine = new HandFlown(profile)
+                .toFuel()
+                .lit()
+                .cut()
+                .starter(false)
+                .spool(0)
+                .for_s(601);
         engine.flow_kgph = 60;
         engine.rising(3).for_s(10);
         engine.flow_kgph = 0;
@@ -195,7 +291,9 @@ class AttemptsTest {
     }
 
     static List<Seeded> seeded() {
-        return profiles().stream().flatMap(profile -> IntStream.range(0, 25).mapToObj(seed -> new Seeded(profile, seed))).toList();
+        return profiles().stream()
+                .flatMap(profile -> IntStream.range(0, 25).mapToObj(seed -> new Seeded(profile, seed)))
+                .toList();
     }
 
     /** Ten minutes of somebody who moves everything by lot. */
@@ -231,7 +329,8 @@ class AttemptsTest {
             if (!forked.isRunning() && lot.nextInt(20) == 0) {
                 StartMonitor left = forked;
                 forked = forked.fork();
-                left.accept(sample.at(sample.at_us() + 1)); // What becomes of the one left behind does not touch the fork.
+                left.accept(
+                        sample.at(sample.at_us() + 1)); // What becomes of the one left behind does not touch the fork.
                 forks++;
             }
         }
@@ -249,7 +348,9 @@ class AttemptsTest {
         for (int i = 1; i < all.size(); i++) {
             AttemptReport before = all.get(i - 1);
             assertThat(before.ended()).isTrue();
-            assertThat(all.get(i).startedAt_us()).isGreaterThanOrEqualTo(before.startedAt_us() + before.lasted().toNanos() / 1000);
+            assertThat(all.get(i).startedAt_us())
+                    .isGreaterThanOrEqualTo(
+                            before.startedAt_us() + before.lasted().toNanos() / 1000);
         }
     }
 }

@@ -3,7 +3,10 @@ package org.skelda.core.start;
 import java.util.List;
 import org.skelda.core.limit.Limit;
 
-/** Another way to find the longest time above a limit: walk along the straight lines between samples in steps of a millisecond. */
+/**
+ * Another way to find the longest time above a limit: walk along the straight lines between samples in steps of a
+ * millisecond.
+ */
 record Broken(double longest) {
     private static final double STEP_s = 0.001;
 
@@ -12,7 +15,9 @@ record Broken(double longest) {
         double[] before = corners.getFirst();
         for (double[] corner : corners) {
             if (corner[0] > t) {
-                return before == corner ? corner[1] : before[1] + (corner[1] - before[1]) * (t - before[0]) / (corner[0] - before[0]);
+                return before == corner
+                        ? corner[1]
+                        : before[1] + (corner[1] - before[1]) * (t - before[0]) / (corner[0] - before[0]);
             }
             before = corner;
         }
@@ -31,7 +36,8 @@ record Broken(double longest) {
             int steps = (int) Math.round((to - from) / STEP_s);
             for (int step = 0; step < steps; step++) {
                 double part = (step + 0.5) / steps;
-                boolean counts = from + part * (to - from) - SimpleStart.LEAD_IN_s <= ends && from + part * (to - from) > SimpleStart.LEAD_IN_s;
+                boolean counts = from + part * (to - from) - SimpleStart.LEAD_IN_s <= ends
+                        && from + part * (to - from) > SimpleStart.LEAD_IN_s;
                 run = counts && a + part * (b - a) > limit.value() ? run + (to - from) / steps : 0;
                 longest = Math.max(longest, run);
             }

@@ -32,8 +32,19 @@ final class HandFlown {
         for (int i = (int) Math.round(seconds * 10); i > 0; i--) {
             boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
             double supply = profile.supply().beforeStarter() + 1;
-            Sample sample = new Sample(now_us, spool_pct, Math.max(0, spool_pct * 10), temperature_c, flow_kgph, oil_kpa,
-                    air ? supply : Double.NaN, air ? Double.NaN : supply, Double.NaN, told(starter), told(fuel), told(ignition));
+            Sample sample = new Sample(
+                    now_us,
+                    spool_pct,
+                    Math.max(0, spool_pct * 10),
+                    temperature_c,
+                    flow_kgph,
+                    oil_kpa,
+                    air ? supply : Double.NaN,
+                    air ? Double.NaN : supply,
+                    Double.NaN,
+                    told(starter),
+                    told(fuel),
+                    told(ignition));
             samples.add(sample);
             monitor.accept(sample);
             now_us += STEP_us;
@@ -43,9 +54,15 @@ final class HandFlown {
         return this;
     }
 
-    HandFlown starter(boolean on) { starter = on; return this; }
+    HandFlown starter(boolean on) {
+        starter = on;
+        return this;
+    }
 
-    HandFlown ignition(boolean on) { ignition = on; return this; }
+    HandFlown ignition(boolean on) {
+        ignition = on;
+        return this;
+    }
 
     /** Fuel on or off, with its flow. */
     HandFlown fuel(boolean on) {
@@ -54,11 +71,20 @@ final class HandFlown {
         return this;
     }
 
-    HandFlown spool(double pct) { spool_pct = pct; return this; }
+    HandFlown spool(double pct) {
+        spool_pct = pct;
+        return this;
+    }
 
-    HandFlown temperature(double degC) { temperature_c = degC; return this; }
+    HandFlown temperature(double degC) {
+        temperature_c = degC;
+        return this;
+    }
 
-    HandFlown rising(double degCps) { risesPerSecond_c = degCps; return this; }
+    HandFlown rising(double degCps) {
+        risesPerSecond_c = degCps;
+        return this;
+    }
 
     /** Starter on and turning, up to fuel at the preferred speed, oil up. */
     HandFlown toFuel() {

@@ -26,7 +26,15 @@ class LadderTest {
             monitor.accept(sample);
             AttemptReport report = monitor.running().orElse(null);
             if (report != null) {
-                all.add(new Shown(report, Ladder.of(profile, report, report.lasted(), Advised.of("Engine 1", monitor).verdict().next(), null, null),
+                all.add(new Shown(
+                        report,
+                        Ladder.of(
+                                profile,
+                                report,
+                                report.lasted(),
+                                Advised.of("Engine 1", monitor).verdict().next(),
+                                null,
+                                null),
                         Lane.all(profile, monitor, report, 0)));
             }
         }
@@ -38,12 +46,19 @@ class LadderTest {
     void aRungThatIsDoneStaysDoneAndAtMostOneIsNextOfEach(StartProfile profile) {
         List<String> done = List.of();
         for (Shown one : shown(profile, SimpleStart.of(profile))) {
-            List<String> now = one.rungs().stream().filter(rung -> rung.state() == Ladder.State.DONE).map(Ladder.Rung::words).toList();
+            List<String> now = one.rungs().stream()
+                    .filter(rung -> rung.state() == Ladder.State.DONE)
+                    .map(Ladder.Rung::words)
+                    .toList();
             assertThat(now).containsAll(done);
-            assertThat(one.rungs().stream().filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null)).hasSizeLessThanOrEqualTo(1);
+            assertThat(one.rungs().stream()
+                            .filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null))
+                    .hasSizeLessThanOrEqualTo(1);
             done = now;
         }
-        assertThat(done).hasSize(Ladder.of(profile, null, Duration.ZERO, null, null, null).size());
+        assertThat(done)
+                .hasSize(Ladder.of(profile, null, Duration.ZERO, null, null, null)
+                        .size());
     }
 
     @ParameterizedTest
@@ -60,28 +75,36 @@ class LadderTest {
     void aTemperatureThatIsNoLongerReadHasNotTurnedOver(StartProfile profile) {
         StartMonitor monitor = new StartMonitor(profile, 0);
         SimpleStart start = SimpleStart.of(profile);
-        long until_us = start.samples().getFirst().at_us() + Math.round((SimpleStart.LEAD_IN_s + start.fuelAt() + 5.5) * 1e6);
+        long until_us =
+                start.samples().getFirst().at_us() + Math.round((SimpleStart.LEAD_IN_s + start.fuelAt() + 5.5) * 1e6);
         start.samples().stream().filter(sample -> sample.at_us() <= until_us).forEach(monitor::accept);
         AttemptReport before = monitor.running().orElseThrow();
         assertThat(before.milestones()).containsKey(Milestone.LIGHT_OFF);
         monitor.advanceTo(until_us + 8_000_000);
         AttemptReport silent = monitor.running().orElseThrow();
         assertThat(silent.peak()).isEqualTo(before.peak());
-        assertThat(Ladder.of(profile, silent, silent.lasted(), null, null, null)).filteredOn(rung -> rung.milestone() == null && rung.tap() == null).singleElement()
+        assertThat(Ladder.of(profile, silent, silent.lasted(), null, null, null))
+                .filteredOn(rung -> rung.milestone() == null && rung.tap() == null)
+                .singleElement()
                 .satisfies(rung -> assertThat(rung.state()).isNotEqualTo(Ladder.State.DONE));
     }
 
     @Test
     void fuelThatIsNotAllowedYetIsLookedForOnItsOwnRung() {
-        assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED, null, null)).filteredOn(rung -> rung.state() == Ladder.State.NOW)
-                .singleElement().satisfies(rung -> assertThat(rung.milestone()).isEqualTo(Milestone.FUEL_ON));
+        assertThat(Ladder.of(TestProfiles.byHand(), null, Duration.ZERO, Milestone.FUEL_ALLOWED, null, null))
+                .filteredOn(rung -> rung.state() == Ladder.State.NOW)
+                .singleElement()
+                .satisfies(rung -> assertThat(rung.milestone()).isEqualTo(Milestone.FUEL_ON));
     }
 
     @Test
     void aWindowThatHasPassedIsLate() {
         StartProfile profile = TestProfiles.byHand();
-        Shown last = shown(profile, SimpleStart.of(profile).with(Parameter.TEMPERATURE, (_, _) -> 40)).getLast();
-        assertThat(last.rungs()).filteredOn(rung -> rung.milestone() == Milestone.LIGHT_OFF).singleElement()
+        Shown last = shown(profile, SimpleStart.of(profile).with(Parameter.TEMPERATURE, (_, _) -> 40))
+                .getLast();
+        assertThat(last.rungs())
+                .filteredOn(rung -> rung.milestone() == Milestone.LIGHT_OFF)
+                .singleElement()
                 .satisfies(rung -> assertThat(rung.state()).isEqualTo(Ladder.State.LATE));
     }
 
@@ -89,21 +112,31 @@ class LadderTest {
     @MethodSource("profiles")
     void everyLaneHasItsReadingAndItsMargin(StartProfile profile) {
         for (Shown one : shown(profile, SimpleStart.of(profile))) {
-            assertThat(one.lanes()).hasSize(6).allSatisfy(lane -> assertThat(lane.note()).isNotBlank());
+            assertThat(one.lanes())
+                    .hasSize(6)
+                    .allSatisfy(lane -> assertThat(lane.note()).isNotBlank());
         }
-        Shown blind = shown(profile, SimpleStart.of(profile).without(Parameter.OIL)).getLast();
-        assertThat(blind.lanes()).filteredOn(lane -> lane.parameter() == Parameter.OIL).singleElement().satisfies(lane -> {
-            assertThat(lane.value()).isNull();
-            assertThat(lane.note()).isEqualTo("no reading");
-        });
+        Shown blind =
+                shown(profile, SimpleStart.of(profile).without(Parameter.OIL)).getLast();
+        assertThat(blind.lanes())
+                .filteredOn(lane -> lane.parameter() == Parameter.OIL)
+                .singleElement()
+                .satisfies(lane -> {
+                    assertThat(lane.value()).isNull();
+                    assertThat(lane.note()).isEqualTo("no reading");
+                });
     }
 
     @Test
     void theMarginOfTheTemperatureIsToldForEveryLimit() {
         StartProfile profile = TestProfiles.byHand();
         Shown last = shown(profile, SimpleStart.of(profile)).getLast();
-        Lane temperature = last.lanes().stream().filter(lane -> lane.parameter() == Parameter.TEMPERATURE).findFirst().orElseThrow();
-        profile.temperatureLimits().forEach(limit -> assertThat(temperature.note()).contains(String.format("below %.0f", limit.value())));
+        Lane temperature = last.lanes().stream()
+                .filter(lane -> lane.parameter() == Parameter.TEMPERATURE)
+                .findFirst()
+                .orElseThrow();
+        profile.temperatureLimits()
+                .forEach(limit -> assertThat(temperature.note()).contains(String.format("below %.0f", limit.value())));
         assertThat(temperature.forecast_s()).isNull();
     }
 }

@@ -8,12 +8,14 @@ import java.util.Random;
 import java.util.function.DoublePredicate;
 
 /**
- * A start drawn with simple curves whose answers are known: straight lines for the spool, an exponential approach for the
- * temperature. Good unless something is changed in it. Times are seconds since starter on. It is no model of an engine.
+ * A start drawn with simple curves whose answers are known: straight lines for the spool, an exponential approach for
+ * the temperature. Good unless something is changed in it. Times are seconds since starter on. It is no model of an
+ * engine.
  */
 public final class SimpleStart {
     /** Seconds of the recording before the starter. */
     public static final double LEAD_IN_s = 2;
+
     private static final double AMBIENT_c = 15;
     private static final double AFTER_IDLE_s = 17;
 
@@ -60,48 +62,96 @@ public final class SimpleStart {
         start.seed = seed;
         start.noise_c = 2;
         start.lightAfter_s *= 0.6 + 0.8 * lot.nextDouble();
-        start.peak_c = (0.68 + 0.18 * lot.nextDouble()) * profile.temperatureLimits().getFirst().value();
+        start.peak_c = (0.68 + 0.18 * lot.nextDouble())
+                * profile.temperatureLimits().getFirst().value();
         start.rise_s = 2 + 3 * lot.nextDouble();
         start.idleAt_s *= 0.85 + 0.25 * lot.nextDouble();
         start.lasts_s = start.idleAt_s + AFTER_IDLE_s;
         return start;
     }
 
-    public SimpleStart hz(double samplesPerSecond) { hz = samplesPerSecond; return this; }
+    public SimpleStart hz(double samplesPerSecond) {
+        hz = samplesPerSecond;
+        return this;
+    }
 
-    public SimpleStart noise(double sigma_c, long withSeed) { noise_c = sigma_c; seed = withSeed; return this; }
+    public SimpleStart noise(double sigma_c, long withSeed) {
+        noise_c = sigma_c;
+        seed = withSeed;
+        return this;
+    }
 
-    public SimpleStart with(Parameter parameter, Curve curve) { changes.put(parameter, curve); return this; }
+    public SimpleStart with(Parameter parameter, Curve curve) {
+        changes.put(parameter, curve);
+        return this;
+    }
 
-    public SimpleStart without(Parameter parameter) { return with(parameter, (_, _) -> Double.NaN); }
+    public SimpleStart without(Parameter parameter) {
+        return with(parameter, (_, _) -> Double.NaN);
+    }
 
-    public SimpleStart starter(DoublePredicate on) { starter = on; return this; }
+    public SimpleStart starter(DoublePredicate on) {
+        starter = on;
+        return this;
+    }
 
-    public SimpleStart fuel(DoublePredicate on) { fuel = on; return this; }
+    public SimpleStart fuel(DoublePredicate on) {
+        fuel = on;
+        return this;
+    }
 
-    public SimpleStart ignition(DoublePredicate on) { ignition = on; return this; }
+    public SimpleStart ignition(DoublePredicate on) {
+        ignition = on;
+        return this;
+    }
 
-    public SimpleStart fuelAt(double t) { fuelAt_s = t; return this; }
+    public SimpleStart fuelAt(double t) {
+        fuelAt_s = t;
+        return this;
+    }
 
-    public SimpleStart peak(double degC) { peak_c = degC; return this; }
+    public SimpleStart peak(double degC) {
+        peak_c = degC;
+        return this;
+    }
 
-    public SimpleStart lasts(double seconds) { lasts_s = seconds; return this; }
+    public SimpleStart lasts(double seconds) {
+        lasts_s = seconds;
+        return this;
+    }
 
-    public SimpleStart losing(DoublePredicate rows) { lostRows.add(rows); return this; }
+    public SimpleStart losing(DoublePredicate rows) {
+        lostRows.add(rows);
+        return this;
+    }
 
-    public double fuelAt() { return fuelAt_s; }
+    public double fuelAt() {
+        return fuelAt_s;
+    }
 
-    public double lightAt() { return fuelAt_s + lightAfter_s; }
+    public double lightAt() {
+        return fuelAt_s + lightAfter_s;
+    }
 
-    public double idleAt() { return idleAt_s; }
+    public double idleAt() {
+        return idleAt_s;
+    }
 
-    public double cutOutAt() { return timeOfSpool(cutOut()); }
+    public double cutOutAt() {
+        return timeOfSpool(cutOut());
+    }
 
-    private double cutOut() { return profile.starter().cutOut_pct(); }
+    private double cutOut() {
+        return profile.starter().cutOut_pct();
+    }
 
-    private double atFuel() { return profile.fuel().preferred_pct() + 0.3; }
+    private double atFuel() {
+        return profile.fuel().preferred_pct() + 0.3;
+    }
 
-    private double atLight() { return atFuel() + 0.5 * lightAfter_s; }
+    private double atLight() {
+        return atFuel() + 0.5 * lightAfter_s;
+    }
 
     /** When the good start spool passes a speed after light-off. */
     public double timeOfSpool(double pct) {
@@ -131,14 +181,32 @@ public final class SimpleStart {
         double part = spool(t) / idle;
         return switch (parameter) {
             case SPOOL -> spool(t);
-            case FAN -> spool(t) < 0.4 * profile.turning().fanBy_pct() ? 0 : profile.drive().engine() == StartProfile.Engine.JET ? 20 * part : 900 * part;
+            case FAN ->
+                spool(t) < 0.4 * profile.turning().fanBy_pct()
+                        ? 0
+                        : profile.drive().engine() == StartProfile.Engine.JET ? 20 * part : 900 * part;
             case TEMPERATURE -> temperature(t);
-            case FLOW -> t < fuelAt_s ? 0 : (profile.fuel().normalFrom_kgph() + profile.fuel().normalTo_kgph()) / 2;
-            case OIL -> t < 2 ? 2 : Math.min(1, 0.2 + part) * (profile.idle().oilLeast_kpa() + profile.idle().oilMost_kpa()) / 2;
-            case DUCT -> profile.drive().manner() == StartProfile.Manner.ELECTRIC ? Double.NaN
-                    : t < 0.05 || spool(t) >= cutOut() ? profile.supply().beforeStarter() + 20 : profile.supply().crankingAt(0, 0) + 8;
-            case VOLTS -> profile.drive().manner() == StartProfile.Manner.BLEED_AIR ? Double.NaN
-                    : t < 0.05 ? 25.4 : Math.min(28, 18.4 + 7 * spool(t) / cutOut());
+            case FLOW ->
+                t < fuelAt_s
+                        ? 0
+                        : (profile.fuel().normalFrom_kgph() + profile.fuel().normalTo_kgph()) / 2;
+            case OIL ->
+                t < 2
+                        ? 2
+                        : Math.min(1, 0.2 + part)
+                                * (profile.idle().oilLeast_kpa()
+                                        + profile.idle().oilMost_kpa())
+                                / 2;
+            case DUCT ->
+                profile.drive().manner() == StartProfile.Manner.ELECTRIC
+                        ? Double.NaN
+                        : t < 0.05 || spool(t) >= cutOut()
+                                ? profile.supply().beforeStarter() + 20
+                                : profile.supply().crankingAt(0, 0) + 8;
+            case VOLTS ->
+                profile.drive().manner() == StartProfile.Manner.BLEED_AIR
+                        ? Double.NaN
+                        : t < 0.05 ? 25.4 : Math.min(28, 18.4 + 7 * spool(t) / cutOut());
             case AMPERES -> profile.drive().manner() == StartProfile.Manner.BLEED_AIR ? Double.NaN : t < 0 ? 20 : 700;
         };
     }
@@ -154,9 +222,19 @@ public final class SimpleStart {
             if (lostRows.stream().anyMatch(lost -> lost.test(t))) {
                 continue;
             }
-            samples.add(new Sample(Math.round((i / hz) * 1e6), value(Parameter.SPOOL, t), value(Parameter.FAN, t), value(Parameter.TEMPERATURE, t) + noise,
-                    value(Parameter.FLOW, t), value(Parameter.OIL, t), value(Parameter.DUCT, t), value(Parameter.VOLTS, t),
-                    value(Parameter.AMPERES, t), told(starter, t), told(fuel, t), told(ignition, t)));
+            samples.add(new Sample(
+                    Math.round((i / hz) * 1e6),
+                    value(Parameter.SPOOL, t),
+                    value(Parameter.FAN, t),
+                    value(Parameter.TEMPERATURE, t) + noise,
+                    value(Parameter.FLOW, t),
+                    value(Parameter.OIL, t),
+                    value(Parameter.DUCT, t),
+                    value(Parameter.VOLTS, t),
+                    value(Parameter.AMPERES, t),
+                    told(starter, t),
+                    told(fuel, t),
+                    told(ignition, t)));
         }
         return samples;
     }

@@ -19,7 +19,10 @@ class StartAdviceTest {
     private static final StartProfile TURBOPROP = TestProfiles.onCurrent();
 
     private static Step now(StartAdvice advice) {
-        return advice.script().stream().filter(step -> step.state() == State.NOW).findFirst().orElseThrow();
+        return advice.script().stream()
+                .filter(step -> step.state() == State.NOW)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static StartAdvice advice(HandFlown engine) {
@@ -34,14 +37,19 @@ class StartAdviceTest {
     }
 
     static List<Bad> bad() {
-        return TestProfiles.all().stream().flatMap(profile -> Stream.of(FindingId.values()).filter(id -> BadStarts.canHave(profile, id)).map(id -> new Bad(profile, id))).toList();
+        return TestProfiles.all().stream()
+                .flatMap(profile -> Stream.of(FindingId.values())
+                        .filter(id -> BadStarts.canHave(profile, id))
+                        .map(id -> new Bad(profile, id)))
+                .toList();
     }
 
     @ParameterizedTest
     @MethodSource("bad")
     void barLadderAndScriptNameTheSameActAtEverySample(Bad bad) {
         StartMonitor monitor = new StartMonitor(bad.profile(), 0);
-        for (Sample sample : BadStarts.all().get(bad.id()).apply(bad.profile()).start().samples()) {
+        for (Sample sample :
+                BadStarts.all().get(bad.id()).apply(bad.profile()).start().samples()) {
             monitor.accept(sample);
             StartAdvice advice = Advised.of("Engine 2", monitor);
             if (advice.script().isEmpty()) {
@@ -57,7 +65,8 @@ class StartAdviceTest {
                 case STOP_STARTER -> assertThat(act).isIn(Act.STARTER_OFF, Act.TAKE_ITS_SUPPLY);
                 case KEEP_TURNING -> assertThat(act).isIn(Act.KEEP_TURNING, Act.ENGAGE, Act.WAIT_FOR_SPEED);
                 case AFTER_CUT -> assertThat(act).isNotIn(Act.FUEL_OFF, Act.SECOND_MEANS);
-                default -> assertThat(advice.verdict().call()).as("with a script").isEqualTo(Verdict.Call.BLIND);
+                default ->
+                    assertThat(advice.verdict().call()).as("with a script").isEqualTo(Verdict.Call.BLIND);
             }
         }
     }
@@ -70,7 +79,8 @@ class StartAdviceTest {
         Verdict verdict = advice(engine).verdict();
         assertThat(verdict.sentence()).isEqualTo("Engine 2: cut the fuel");
         assertThat(verdict.reasons()).element(1).isEqualTo("EGT not read since 19 s.");
-        Verdict silent = Advised.of("Engine 2", engine.monitor, true, Duration.ZERO).verdict();
+        Verdict silent =
+                Advised.of("Engine 2", engine.monitor, true, Duration.ZERO).verdict();
         assertThat(silent.call()).isEqualTo(Verdict.Call.CUT_FUEL);
         engine.fuel(false).for_s(1);
         assertThat(advice(engine).verdict().call()).isEqualTo(Verdict.Call.BLIND);
@@ -78,7 +88,8 @@ class StartAdviceTest {
 
     @Test
     void fuelIsInvitedOnlyWhileEverythingHoldsAndElseTheFirstThatDoesNotIsNamed() {
-        HandFlown engine = new HandFlown(JET).starter(true).ignition(false).spool(10).for_s(3);
+        HandFlown engine =
+                new HandFlown(JET).starter(true).ignition(false).spool(10).for_s(3);
         assertThat(fuelRung(engine)).isEqualTo("Wait: N2 10.0 %, at least 18.0 %");
         engine.oil_kpa = JET.idle().oilLeast_kpa();
         engine.spool(19).temperature(180).for_s(1);
@@ -97,22 +108,39 @@ class StartAdviceTest {
     void fuelWaitsForIgnitionAndForTheEnginesClearing() {
         HandFlown engine = new HandFlown(TURBOPROP).starter(true).spool(16).for_s(6);
         assertThat(fuelRung(engine)).isEqualTo("Wait: ignition is OFF");
-        HandFlown owing = new HandFlown(TURBOPROP).toFuel().cut().starter(false).spool(0).for_s(41).starter(true).spool(16).for_s(6);
+        HandFlown owing = new HandFlown(TURBOPROP)
+                .toFuel()
+                .cut()
+                .starter(false)
+                .spool(0)
+                .for_s(41)
+                .starter(true)
+                .spool(16)
+                .for_s(6);
         assertThat(fuelRung(owing)).isEqualTo("Wait: 15 s more on the starter, fuel and ignition OFF");
     }
 
     private static String fuelRung(HandFlown engine) {
-        return advice(engine).ladder().stream().filter(rung -> rung.milestone() == Milestone.FUEL_ON).findFirst().orElseThrow().detail();
+        return advice(engine).ladder().stream()
+                .filter(rung -> rung.milestone() == Milestone.FUEL_ON)
+                .findFirst()
+                .orElseThrow()
+                .detail();
     }
 
     @Test
     void rungsStandInTheOrderInWhichTheTypeReachesThem() {
         assertThat(milestones(JET)).containsSubsequence(Milestone.FAN_ROTATION, Milestone.FUEL_ON, Milestone.LIGHT_OFF);
-        assertThat(milestones(TURBOPROP)).containsSubsequence(Milestone.FUEL_ON, Milestone.LIGHT_OFF, Milestone.FAN_ROTATION).doesNotContain(Milestone.VALVE_OPEN);
+        assertThat(milestones(TURBOPROP))
+                .containsSubsequence(Milestone.FUEL_ON, Milestone.LIGHT_OFF, Milestone.FAN_ROTATION)
+                .doesNotContain(Milestone.VALVE_OPEN);
     }
 
     private static List<Milestone> milestones(StartProfile profile) {
-        return Ladder.of(profile, null, Duration.ZERO, null, null, null).stream().map(Ladder.Rung::milestone).filter(java.util.Objects::nonNull).toList();
+        return Ladder.of(profile, null, Duration.ZERO, null, null, null).stream()
+                .map(Ladder.Rung::milestone)
+                .filter(java.util.Objects::nonNull)
+                .toList();
     }
 
     @Test
@@ -130,7 +158,13 @@ class StartAdviceTest {
 
     @Test
     void aCutAfterTheStarterIsOutWaitsForTheSpeedThenTurnsUntilItIsCool() {
-        HandFlown engine = new HandFlown(JET).toFuel().lit().temperature(760).spool(50).starter(false).for_s(1);
+        HandFlown engine = new HandFlown(JET)
+                .toFuel()
+                .lit()
+                .temperature(760)
+                .spool(50)
+                .starter(false)
+                .for_s(1);
         assertThat(advice(engine).verdict().sentence()).isEqualTo("Engine 2: cut the fuel");
         engine.cut().temperature(500).for_s(3);
         assertThat(now(advice(engine)).act()).isEqualTo(Act.WAIT_FOR_SPEED);
@@ -138,7 +172,8 @@ class StartAdviceTest {
         engine.spool(12).for_s(1);
         assertThat(now(advice(engine)).act()).isEqualTo(Act.ENGAGE);
         engine.starter(true).for_s(0.2).spool(20).for_s(2);
-        assertThat(now(advice(engine)).words()).isEqualTo("Leave the starter ON until EGT is 120 °C or less, within its 100 s");
+        assertThat(now(advice(engine)).words())
+                .isEqualTo("Leave the starter ON until EGT is 120 °C or less, within its 100 s");
         engine.temperature(119).for_s(1);
         assertThat(now(advice(engine)).words()).isEqualTo("Starter OFF");
         engine.starter(false).spool(5).temperature(140).for_s(1);
@@ -147,7 +182,15 @@ class StartAdviceTest {
 
     @Test
     void aStarterEngagedTooFastInAFireGoesOffFirst() {
-        HandFlown engine = new HandFlown(JET).toFuel().lit().cut().starter(false).spool(30).temperature(300).rising(4).for_s(8);
+        HandFlown engine = new HandFlown(JET)
+                .toFuel()
+                .lit()
+                .cut()
+                .starter(false)
+                .spool(30)
+                .temperature(300)
+                .rising(4)
+                .for_s(8);
         assertThat(advice(engine).verdict().call()).isEqualTo(Verdict.Call.KEEP_TURNING);
         assertThat(now(advice(engine)).act()).isEqualTo(Act.WAIT_FOR_SPEED);
         engine.starter(true).for_s(0.5);
@@ -164,7 +207,8 @@ class StartAdviceTest {
 
     @Test
     void aStarterWhoseTimeEndsWhileHotCoolsAndTurnsOn() {
-        HandFlown engine = new HandFlown(JET).toFuel().lit().cut().temperature(500).for_s(96);
+        HandFlown engine =
+                new HandFlown(JET).toFuel().lit().cut().temperature(500).for_s(96);
         assertThat(now(advice(engine)).words()).isEqualTo("Starter OFF: its time is over");
         assertThat(advice(engine).verdict().call()).isEqualTo(Verdict.Call.STOP_STARTER);
         engine.starter(false).spool(10).for_s(1);
@@ -189,29 +233,60 @@ class StartAdviceTest {
 
     @Test
     void anotherStartAttemptIsOfferedOnlyWhereItMayBe() {
-        HandFlown first = new HandFlown(JET).toFuel().for_s(14).cut().for_s(31).starter(false).for_s(1);
-        assertThat(now(advice(first)).words()).isEqualTo("Another start attempt, 2 of 3 (2 tries left): starter cooled, spool at 12 % or less");
-        HandFlown second = first.spool(8).for_s(50).toFuel().for_s(14).cut().for_s(31).starter(false).for_s(1);
+        HandFlown first = new HandFlown(JET)
+                .toFuel()
+                .for_s(14)
+                .cut()
+                .for_s(31)
+                .starter(false)
+                .for_s(1);
+        assertThat(now(advice(first)).words())
+                .isEqualTo("Another start attempt, 2 of 3 (2 tries left): starter cooled, spool at 12 % or less");
+        HandFlown second = first.spool(8)
+                .for_s(50)
+                .toFuel()
+                .for_s(14)
+                .cut()
+                .for_s(31)
+                .starter(false)
+                .for_s(1);
         assertThat(now(advice(second)).words()).isEqualTo("Maintenance before another start");
         assertThat(second.findings(1)).containsExactly(FindingId.NO_LIGHT_OFF);
-        HandFlown aborted = new HandFlown(JET).toFuel().cut().for_s(31).starter(false).for_s(1);
+        HandFlown aborted =
+                new HandFlown(JET).toFuel().cut().for_s(31).starter(false).for_s(1);
         assertThat(now(advice(aborted)).words()).startsWith("Another start attempt");
-        HandFlown computers = new HandFlown(TestProfiles.byComputer()).toFuel().cut().for_s(31).starter(false).for_s(1);
+        HandFlown computers = new HandFlown(TestProfiles.byComputer())
+                .toFuel()
+                .cut()
+                .for_s(31)
+                .starter(false)
+                .for_s(1);
         assertThat(now(advice(computers)).words()).isEqualTo("Maintenance before another start");
     }
 
     @Test
     void theNoteForMaintenanceHoldsTheNumbersInWords() {
-        HandFlown engine = new HandFlown(JET).toFuel().lit().temperature(760).for_s(1).cut();
-        Step note = advice(engine).script().stream().filter(step -> step.act() == Act.WRITE).findFirst().orElseThrow();
-        assertThat(note.words()).startsWith("Write for maintenance: Test A, at ").contains("Peak EGT 760 °C.").contains("Longest above 750 °C: ")
-                .contains("Lowest duct pressure 231 kPa.").contains("Starter on for ").doesNotContain("_");
+        HandFlown engine =
+                new HandFlown(JET).toFuel().lit().temperature(760).for_s(1).cut();
+        Step note = advice(engine).script().stream()
+                .filter(step -> step.act() == Act.WRITE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(note.words())
+                .startsWith("Write for maintenance: Test A, at ")
+                .contains("Peak EGT 760 °C.")
+                .contains("Longest above 750 °C: ")
+                .contains("Lowest duct pressure 231 kPa.")
+                .contains("Starter on for ")
+                .doesNotContain("_");
     }
 
     @Test
     void ignitionGoesOffAtOnceAfterAFuelCutWhereItHasItsSwitch() {
-        HandFlown engine = new HandFlown(TURBOPROP).toFuel().for_s(10).fuel(false).for_s(0.5);
-        List<Act> acts = new ArrayList<>(advice(engine).script().stream().map(Step::act).toList());
+        HandFlown engine =
+                new HandFlown(TURBOPROP).toFuel().for_s(10).fuel(false).for_s(0.5);
+        List<Act> acts =
+                new ArrayList<>(advice(engine).script().stream().map(Step::act).toList());
         assertThat(acts).startsWith(Act.FUEL_OFF, Act.IGNITION_OFF);
         assertThat(now(advice(engine)).words()).isEqualTo("Ignition OFF");
     }

@@ -31,7 +31,9 @@ public abstract class StartContract {
     }
 
     List<Seeded> seeded() {
-        return profiles().stream().flatMap(profile -> IntStream.range(0, SEEDS).mapToObj(seed -> new Seeded(profile, seed))).toList();
+        return profiles().stream()
+                .flatMap(profile -> IntStream.range(0, SEEDS).mapToObj(seed -> new Seeded(profile, seed)))
+                .toList();
     }
 
     @ParameterizedTest
@@ -49,25 +51,33 @@ public abstract class StartContract {
         near(report, Milestone.STARTER_OUT, start.cutOutAt(), 0.11);
         near(report, Milestone.IDLE, start.idleAt() + 2.5, 2.6);
         assertThat(report.figures().dip_v() != null).isEqualTo(!air);
-        assertThat(report.margins()).allSatisfy(margin -> assertThat(margin.margin()).as(margin.what()).isPositive());
+        assertThat(report.margins())
+                .allSatisfy(
+                        margin -> assertThat(margin.margin()).as(margin.what()).isPositive());
     }
 
     private static void near(AttemptReport report, Milestone milestone, double at, double within) {
         assertThat(report.reached(milestone)).as(milestone.words()).isPresent();
-        assertThat(report.milestones().get(milestone).toNanos() / 1e9).as(milestone.words()).isCloseTo(at, within(within));
+        assertThat(report.milestones().get(milestone).toNanos() / 1e9)
+                .as(milestone.words())
+                .isCloseTo(at, within(within));
     }
 
     @TestFactory
     Stream<DynamicTest> everyFindingIsReachableAndToldAtItsMoment() {
-        return profiles().stream().flatMap(profile -> Stream.of(FindingId.values()).filter(id -> BadStarts.canHave(profile, id))
-                .map(id -> DynamicTest.dynamicTest(profile.typeId() + " " + id, () -> isFound(profile, id))));
+        return profiles().stream()
+                .flatMap(profile -> Stream.of(FindingId.values())
+                        .filter(id -> BadStarts.canHave(profile, id))
+                        .map(id -> DynamicTest.dynamicTest(profile.typeId() + " " + id, () -> isFound(profile, id))));
     }
 
     private static void isFound(StartProfile profile, FindingId id) {
         BadStarts.Bad bad = BadStarts.all().get(id).apply(profile);
         AttemptReport report = bad.start().watched().attempts().get(bad.attempt());
-        List<Finding> found = report.findings().stream().filter(finding -> finding.id() == id)
-                .filter(finding -> finding.action().cuts() || !bad.action().cuts()).toList();
+        List<Finding> found = report.findings().stream()
+                .filter(finding -> finding.id() == id)
+                .filter(finding -> finding.action().cuts() || !bad.action().cuts())
+                .toList();
         assertThat(found).as("%s among %s", id, report.findings()).hasSize(1);
         assertThat(found.getFirst().action()).isEqualTo(bad.action());
         double at = found.getFirst().at().toNanos() / 1e9;
@@ -84,8 +94,14 @@ public abstract class StartContract {
     private static List<Sample> wild(Seeded seeded) {
         Random lot = new Random(seeded.seed());
         StartProfile profile = seeded.profile();
-        List<FindingId> possible = Stream.of(FindingId.values()).filter(id -> BadStarts.canHave(profile, id)).toList();
-        SimpleStart start = lot.nextBoolean() ? BadStarts.all().get(possible.get(lot.nextInt(possible.size()))).apply(profile).start()
+        List<FindingId> possible = Stream.of(FindingId.values())
+                .filter(id -> BadStarts.canHave(profile, id))
+                .toList();
+        SimpleStart start = lot.nextBoolean()
+                ? BadStarts.all()
+                        .get(possible.get(lot.nextInt(possible.size())))
+                        .apply(profile)
+                        .start()
                 : SimpleStart.byLot(profile, seeded.seed());
         double hole = lot.nextDouble() * 60;
         double length = lot.nextDouble() * 5;
@@ -98,13 +114,25 @@ public abstract class StartContract {
         if (lot.nextInt(3) == 0) {
             start.starter(t -> t >= 0 && t < cut);
         }
-        return start.samples().stream().map(sample -> lot.nextInt(12) == 0 ? thinned(sample, lot) : sample).toList();
+        return start.samples().stream()
+                .map(sample -> lot.nextInt(12) == 0 ? thinned(sample, lot) : sample)
+                .toList();
     }
 
     private static Sample thinned(Sample s, Random lot) {
         double lost = Double.NaN;
-        return new Sample(s.at_us(), lot.nextBoolean() ? s.spool_pct() : lost, lot.nextBoolean() ? s.fan() : lost, lot.nextBoolean() ? s.temperature_c() : lost,
-                s.flow_kgph(), lot.nextBoolean() ? s.oil_kpa() : lost, s.duct_kpa(), s.bus_v(), s.bus_a(), s.starter(), s.fuel(),
+        return new Sample(
+                s.at_us(),
+                lot.nextBoolean() ? s.spool_pct() : lost,
+                lot.nextBoolean() ? s.fan() : lost,
+                lot.nextBoolean() ? s.temperature_c() : lost,
+                s.flow_kgph(),
+                lot.nextBoolean() ? s.oil_kpa() : lost,
+                s.duct_kpa(),
+                s.bus_v(),
+                s.bus_a(),
+                s.starter(),
+                s.fuel(),
                 lot.nextBoolean() ? s.ignition() : Switch.UNTOLD);
     }
 
@@ -138,10 +166,26 @@ public abstract class StartContract {
     void shiftingAllTimesShiftsNothingButTimes(Seeded seeded) {
         List<Sample> samples = wild(seeded);
         long shift = 1 + new Random(seeded.seed()).nextLong(4_000_000_000_000L);
-        List<AttemptReport> shifted = judged(seeded.profile(), samples.stream().map(sample -> sample.at(sample.at_us() + shift)).toList());
-        List<AttemptReport> expected = judged(seeded.profile(), samples).stream().map(report -> new AttemptReport(report.startedAt_us() + shift,
-                report.lasted(), report.ended(), report.outcome(), report.milestones(), report.findings(), report.exceedances(), report.gaps(),
-                report.peak(), report.figures(), report.margins(), report.spoolAt_pct())).toList();
+        List<AttemptReport> shifted = judged(
+                seeded.profile(),
+                samples.stream()
+                        .map(sample -> sample.at(sample.at_us() + shift))
+                        .toList());
+        List<AttemptReport> expected = judged(seeded.profile(), samples).stream()
+                .map(report -> new AttemptReport(
+                        report.startedAt_us() + shift,
+                        report.lasted(),
+                        report.ended(),
+                        report.outcome(),
+                        report.milestones(),
+                        report.findings(),
+                        report.exceedances(),
+                        report.gaps(),
+                        report.peak(),
+                        report.figures(),
+                        report.margins(),
+                        report.spoolAt_pct()))
+                .toList();
         assertThat(shifted).isEqualTo(expected);
     }
 
@@ -160,7 +204,9 @@ public abstract class StartContract {
         }
         // A reading that is held may itself be beyond a limit; a good start has none.
         AttemptReport report = start.judged();
-        assertThat(report.findings()).as("hole of %.1f s at %.1f s", length, hole).isEmpty();
+        assertThat(report.findings())
+                .as("hole of %.1f s at %.1f s", length, hole)
+                .isEmpty();
         assertThat(report.outcome().code()).isIn("NORMAL", "UNKNOWN", "INCOMPLETE");
     }
 
@@ -168,8 +214,11 @@ public abstract class StartContract {
     @MethodSource("seeded")
     void noiseBringsNoFindingThatCuts(Seeded seeded) {
         for (int i = 0; i < 5; i++) {
-            AttemptReport report = SimpleStart.byLot(seeded.profile(), seeded.seed() * 5 + i).judged();
-            assertThat(report.findings()).as("start %d", seeded.seed() * 5 + i).noneMatch(finding -> finding.action().cuts());
+            AttemptReport report =
+                    SimpleStart.byLot(seeded.profile(), seeded.seed() * 5 + i).judged();
+            assertThat(report.findings())
+                    .as("start %d", seeded.seed() * 5 + i)
+                    .noneMatch(finding -> finding.action().cuts());
         }
     }
 
@@ -186,9 +235,12 @@ public abstract class StartContract {
             monitor.accept(sample);
             double t = sample.at_us() / 1e6 - SimpleStart.LEAD_IN_s;
             if (t > hole + 3.01 && !monitor.running().orElseThrow().ended()) {
-                assertThat(Advised.of("Engine 1", monitor).verdict().call()).as("at %.1f s", t).isEqualTo(Verdict.Call.BLIND);
+                assertThat(Advised.of("Engine 1", monitor).verdict().call())
+                        .as("at %.1f s", t)
+                        .isEqualTo(Verdict.Call.BLIND);
                 assertThat(Advised.of("Engine 1", monitor).verdict().sentence())
-                        .isEqualTo("Engine 1: no data. Use the aircraft's gauges. If you cannot see the temperature either: fuel OFF.");
+                        .isEqualTo("Engine 1: no data. Use the aircraft's gauges. If you cannot see the temperature "
+                                + "either: fuel OFF.");
             }
         }
         assertThat(monitor.attempts().getFirst().outcome().code()).isEqualTo("UNKNOWN");
@@ -212,12 +264,17 @@ public abstract class StartContract {
         double ends = report.lasted().toNanos() / 1e9;
         seeded.profile().temperatureLimits().forEach(limit -> {
             Broken oracle = Broken.of(samples, limit, ends);
-            boolean told = report.exceedances().stream().anyMatch(exceedance -> exceedance.limit().equals(limit));
+            boolean told = report.exceedances().stream()
+                    .anyMatch(exceedance -> exceedance.limit().equals(limit));
             if (Math.abs(oracle.longest() - limit.allowed().toMillis() / 1000.0) > 0.01) {
-                assertThat(told).as("%s, longest above %.3f s at %.0f Hz", limit, oracle.longest(), hz).isEqualTo(oracle.longest() > limit.allowed().toMillis() / 1000.0);
+                assertThat(told)
+                        .as("%s, longest above %.3f s at %.0f Hz", limit, oracle.longest(), hz)
+                        .isEqualTo(oracle.longest() > limit.allowed().toMillis() / 1000.0);
             }
-            report.exceedances().stream().filter(exceedance -> exceedance.limit().equals(limit)).forEach(exceedance ->
-                    assertThat(exceedance.dwell()).isCloseTo(Duration.ofNanos(Math.round(oracle.longest() * 1e9)), Duration.ofMillis(4)));
+            report.exceedances().stream()
+                    .filter(exceedance -> exceedance.limit().equals(limit))
+                    .forEach(exceedance -> assertThat(exceedance.dwell())
+                            .isCloseTo(Duration.ofNanos(Math.round(oracle.longest() * 1e9)), Duration.ofMillis(4)));
         });
     }
 }

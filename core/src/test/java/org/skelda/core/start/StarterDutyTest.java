@@ -27,7 +27,9 @@ class StarterDutyTest {
         assertThat(first.number()).isEqualTo(1);
         assertThat(first.left()).isEqualTo(3);
         assertThat(first.isAllowed(T, 0)).isTrue();
-        assertThat(first.isAllowed(T, 12.5)).as("above the speed at which it may engage").isFalse();
+        assertThat(first.isAllowed(T, 12.5))
+                .as("above the speed at which it may engage")
+                .isFalse();
         assertThat(first.words(T, 12.5)).isEqualTo("Wait for 12 % or less before the starter engages, then try 1 of 3");
     }
 
@@ -38,7 +40,8 @@ class StarterDutyTest {
         NextTry afterAll = next(500, tried(0, 50), tried(100, 160), tried(340, 400));
         assertThat(afterAll.allowedAt()).isEqualTo(T.plusSeconds(2200));
         assertThat(afterAll.number()).as("then the count begins anew").isEqualTo(1);
-        assertThat(afterAll.words(T.plusSeconds(2100), 0)).isEqualTo("Starter cools for another 100 s, then try 1 of 3");
+        assertThat(afterAll.words(T.plusSeconds(2100), 0))
+                .isEqualTo("Starter cools for another 100 s, then try 1 of 3");
     }
 
     @Test
@@ -50,13 +53,16 @@ class StarterDutyTest {
 
     @Test
     void aTryThatRunsIsTheOneTold() {
-        NextTry running = StarterDuty.next(starter, List.of(tried(0, 50), new Engagement(T.plusSeconds(100), null)), T.plusSeconds(110));
+        NextTry running = StarterDuty.next(
+                starter, List.of(tried(0, 50), new Engagement(T.plusSeconds(100), null)), T.plusSeconds(110));
         assertThat(running.number()).isEqualTo(2);
         assertThat(running.allowedAt()).isEqualTo(T.plusSeconds(100));
     }
 
     @Test
     void triesTooManyAreHeldToTheLastOnesCooling() {
-        assertThat(next(300, tried(0, 10), tried(20, 30), tried(40, 50), tried(60, 70)).allowedAt()).isEqualTo(T.plusSeconds(1870));
+        assertThat(next(300, tried(0, 10), tried(20, 30), tried(40, 50), tried(60, 70))
+                        .allowedAt())
+                .isEqualTo(T.plusSeconds(1870));
     }
 }

@@ -14,14 +14,17 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.core.start.TappedStart.Told;
 import org.skelda.core.start.TappedWatch.Question;
 
-/** A start that the crew tells tap by tap: the ladder and the clocks of any start, and a cut only on what the crew says. */
+/**
+ * A start that the crew tells tap by tap: the ladder and the clocks of any start, and a cut only on what the crew says.
+ */
 class TappedStartTest {
     private static final StartProfile JET = TestProfiles.byHand();
 
     private static TappedStart taps(Object... tapsAndSeconds) {
         TappedStart start = TappedStart.begun("p-1");
         for (int i = 0; i < tapsAndSeconds.length; i += 2) {
-            start = start.with(new Told((Tap) tapsAndSeconds[i], seconds(((Number) tapsAndSeconds[i + 1]).doubleValue()), true, "p-1"));
+            start = start.with(new Told(
+                    (Tap) tapsAndSeconds[i], seconds(((Number) tapsAndSeconds[i + 1]).doubleValue()), true, "p-1"));
         }
         return start;
     }
@@ -31,7 +34,10 @@ class TappedStartTest {
     }
 
     private static List<String> asked(StartProfile profile, TappedStart start, double now) {
-        return watch(profile, start).questions().stream().filter(question -> question.due().compareTo(seconds(now)) <= 0).map(Question::words).toList();
+        return watch(profile, start).questions().stream()
+                .filter(question -> question.due().compareTo(seconds(now)) <= 0)
+                .map(Question::words)
+                .toList();
     }
 
     private static TappedWatch watch(StartProfile profile, TappedStart start) {
@@ -39,8 +45,20 @@ class TappedStartTest {
     }
 
     private static StartAdvice advice(StartProfile profile, TappedStart start, double now) {
-        StarterDuty.NextTry next = new StarterDuty.NextTry(2, 3, java.time.Instant.EPOCH, profile.starter().allowed(), profile.starter().engageAtOrBelow_pct(), 2);
-        return watch(profile, start).advice("Engine 2", List.of(new TappedWatch.Attempt(start, seconds(now))), start.has(Tap.FLOW_FALLS), next, Duration.ZERO);
+        StarterDuty.NextTry next = new StarterDuty.NextTry(
+                2,
+                3,
+                java.time.Instant.EPOCH,
+                profile.starter().allowed(),
+                profile.starter().engageAtOrBelow_pct(),
+                2);
+        return watch(profile, start)
+                .advice(
+                        "Engine 2",
+                        List.of(new TappedWatch.Attempt(start, seconds(now))),
+                        start.has(Tap.FLOW_FALLS),
+                        next,
+                        Duration.ZERO);
     }
 
     private static Verdict verdict(TappedStart start, double now) {
@@ -51,11 +69,16 @@ class TappedStartTest {
     void theSameLadderWithItsWindowsAndWhatComesNext() {
         TappedStart start = taps(Tap.ROTATION, 1.5, Tap.FAN_ROTATION, 9, Tap.FUEL_ON, 21);
         List<Ladder.Rung> rungs = advice(JET, start, 26).ladder();
-        assertThat(rungs).filteredOn(rung -> rung.milestone() == Milestone.LIGHT_OFF).singleElement().satisfies(rung -> {
-            assertThat(rung.state()).isEqualTo(Ladder.State.NOW);
-            assertThat(rung.left()).isEqualTo(seconds(7));
-        });
-        assertThat(rungs).filteredOn(rung -> rung.milestone() == Milestone.FUEL_ON).singleElement()
+        assertThat(rungs)
+                .filteredOn(rung -> rung.milestone() == Milestone.LIGHT_OFF)
+                .singleElement()
+                .satisfies(rung -> {
+                    assertThat(rung.state()).isEqualTo(Ladder.State.NOW);
+                    assertThat(rung.left()).isEqualTo(seconds(7));
+                });
+        assertThat(rungs)
+                .filteredOn(rung -> rung.milestone() == Milestone.FUEL_ON)
+                .singleElement()
                 .satisfies(rung -> assertThat(rung.state()).isEqualTo(Ladder.State.DONE));
     }
 
@@ -79,7 +102,8 @@ class TappedStartTest {
 
     @Test
     void onlyWhatTheCrewSaysCallsForACut() {
-        TappedStart start = taps(Tap.ROTATION, 1, Tap.OIL_RISING, 4, Tap.FAN_ROTATION, 9, Tap.FUEL_ON, 20, Tap.NOT_LIT, 33);
+        TappedStart start =
+                taps(Tap.ROTATION, 1, Tap.OIL_RISING, 4, Tap.FAN_ROTATION, 9, Tap.FUEL_ON, 20, Tap.NOT_LIT, 33);
         Verdict verdict = verdict(start, 33.1);
         assertThat(verdict.sentence()).isEqualTo("Engine 2: cut the fuel");
         assertThat(verdict.reasons()).containsExactly("The crew says: no light-off, 33.0 s after the starter.");
@@ -91,24 +115,33 @@ class TappedStartTest {
     @Test
     void everyWindowHasItsQuestion() {
         assertThat(asked(JET, taps(), 5)).containsExactly("5 s since the starter: does N2 turn? If not: starter OFF");
-        assertThat(asked(JET, taps(Tap.ROTATION, 2), 22)).containsExactly("20 s since it turned: is oil pressure rising? If not: starter OFF");
+        assertThat(asked(JET, taps(Tap.ROTATION, 2), 22))
+                .containsExactly("20 s since it turned: is oil pressure rising? If not: starter OFF");
         TappedStart dark = taps(Tap.ROTATION, 2, Tap.OIL_RISING, 5, Tap.FUEL_ON, 20);
         assertThat(asked(JET, dark, 20)).containsExactly("Fuel is on: does the fan turn? If not: fuel lever OFF");
-        assertThat(asked(TestProfiles.onCurrent(), dark, 20)).containsExactly("Is ignition ON? If not: starter OFF, no fuel");
+        assertThat(asked(TestProfiles.onCurrent(), dark, 20))
+                .containsExactly("Is ignition ON? If not: starter OFF, no fuel");
         assertThat(asked(TestProfiles.onCurrent(), dark.with(new Told(Tap.LIGHT_OFF, seconds(23), true, "p-1")), 23))
                 .contains("It is lit: does the propeller turn? If not: fuel lever OFF");
-        TappedStart lit = dark.with(new Told(Tap.FAN_ROTATION, seconds(20), false, "p-1")).with(new Told(Tap.LIGHT_OFF, seconds(23), true, "p-1"));
-        assertThat(asked(JET, lit, 100)).containsExactly("60 s since the starter: is it out, at 48 %?",
-                "75 s since the starter: at idle?", "100 s of starter: is it off?");
+        TappedStart lit = dark.with(new Told(Tap.FAN_ROTATION, seconds(20), false, "p-1"))
+                .with(new Told(Tap.LIGHT_OFF, seconds(23), true, "p-1"));
+        assertThat(asked(JET, lit, 100))
+                .containsExactly(
+                        "60 s since the starter: is it out, at 48 %?",
+                        "75 s since the starter: at idle?", "100 s of starter: is it off?");
         TappedStart cut = lit.with(new Told(Tap.FUEL_OFF, seconds(30), true, "p-1"));
-        assertThat(asked(JET, cut, 33)).containsExactly("3 s since the cut: do flow and EGT fall? If not: the isolation handle");
+        assertThat(asked(JET, cut, 33))
+                .containsExactly("3 s since the cut: do flow and EGT fall? If not: the isolation handle");
     }
 
     @Test
     void fuelThatFlowsOnAsksForTheSecondMeansUntilItFalls() {
-        TappedStart flows = taps(Tap.FUEL_ON, 20, Tap.LIGHT_OFF, 23, Tap.TOO_HOT, 26, Tap.FUEL_OFF, 27, Tap.FLOW_STAYS, 31);
+        TappedStart flows =
+                taps(Tap.FUEL_ON, 20, Tap.LIGHT_OFF, 23, Tap.TOO_HOT, 26, Tap.FUEL_OFF, 27, Tap.FLOW_STAYS, 31);
         assertThat(verdict(flows, 32).sentence()).isEqualTo("Engine 2: use the isolation handle");
-        assertThat(watch(JET, flows).questions()).filteredOn(question -> question.yes() == Tap.FLOW_FALLS).singleElement()
+        assertThat(watch(JET, flows).questions())
+                .filteredOn(question -> question.yes() == Tap.FLOW_FALLS)
+                .singleElement()
                 .satisfies(question -> assertThat(question.no()).isNull());
         TappedStart falls = flows.with(new Told(Tap.FLOW_FALLS, seconds(36), false, "p-1"));
         assertThat(verdict(falls, 37).call()).isEqualTo(Verdict.Call.AFTER_CUT);
@@ -139,16 +172,21 @@ class TappedStartTest {
         assertThat(taps(Tap.ROTATION, 1, Tap.STARTER_OFF, 20).outcome().code()).isEqualTo("DRY_MOTOR");
         assertThat(taps(Tap.FUEL_ON, 20, Tap.FUEL_OFF, 25).outcome().code()).isEqualTo("CREW_ABORT");
         assertThat(taps(Tap.FUEL_ON, 20, Tap.FUEL_OFF, 25).ended()).isFalse();
-        assertThat(taps(Tap.FUEL_ON, 20, Tap.FUEL_OFF, 25, Tap.STARTER_OFF, 55).endedAt()).isEqualTo(seconds(55));
+        assertThat(taps(Tap.FUEL_ON, 20, Tap.FUEL_OFF, 25, Tap.STARTER_OFF, 55).endedAt())
+                .isEqualTo(seconds(55));
         assertThat(taps(Tap.FUEL_ON, 20).outcome().code()).isEqualTo("INCOMPLETE");
-        assertThatThrownBy(() -> new TappedStart(List.of(new Told(Tap.FUEL_ON, Duration.ZERO, true, "p-1")))).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new TappedStart(List.of(new Told(Tap.FUEL_ON, Duration.ZERO, true, "p-1"))))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     static LongStream seeds() {
         return LongStream.range(0, 300);
     }
 
-    /** Whatever is tapped, in whatever order: no act without a crew's word, no question that is answered, and a tap less undoes a tap more. */
+    /**
+     * Whatever is tapped, in whatever order: no act without a crew's word, no question that is answered, and a tap less
+     * undoes a tap more.
+     */
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void holdsForEverySequenceOfTaps(long seed) {
@@ -167,18 +205,28 @@ class TappedStartTest {
             assertThat(start.without(tap)).isEqualTo(before);
             TappedWatch watch = watch(profile, start);
             TappedStart known = start;
-            assertThat(watch.questions()).noneMatch(question -> known.has(question.yes()) || question.no() != null && known.has(question.no()));
+            assertThat(watch.questions())
+                    .noneMatch(
+                            question -> known.has(question.yes()) || question.no() != null && known.has(question.no()));
             assertThat(watch.wrongs()).noneMatch(offer -> known.has(offer.tap()));
             StartAdvice advice = advice(profile, start, now + 200);
             Verdict verdict = advice.verdict();
-            boolean acts = verdict.call() != Verdict.Call.ON_TRACK && verdict.call() != Verdict.Call.RESTING && verdict.call() != Verdict.Call.AFTER_CUT
+            boolean acts = verdict.call() != Verdict.Call.ON_TRACK
+                    && verdict.call() != Verdict.Call.RESTING
+                    && verdict.call() != Verdict.Call.AFTER_CUT
                     && !(verdict.call() == Verdict.Call.STOP_STARTER && known.has(Tap.FUEL_OFF));
-            assertThat(acts && known.taps().stream().noneMatch(told -> told.tap().says() != null || told.tap() == Tap.STARTER_OFF)).isFalse();
+            assertThat(acts
+                            && known.taps().stream()
+                                    .noneMatch(told -> told.tap().says() != null || told.tap() == Tap.STARTER_OFF))
+                    .isFalse();
             if (verdict.call() == Verdict.Call.CUT_FUEL) {
                 assertThat(known.fuel()).isTrue();
             }
             assertThat(known.ended()).isEqualTo(known.report(seconds(now)).ended());
-            assertThat(advice.ladder().stream().filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null).count()).isLessThanOrEqualTo(1);
+            assertThat(advice.ladder().stream()
+                            .filter(rung -> rung.state() == Ladder.State.NOW && rung.milestone() != null)
+                            .count())
+                    .isLessThanOrEqualTo(1);
         }
     }
 }

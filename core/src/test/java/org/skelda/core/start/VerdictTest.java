@@ -30,13 +30,17 @@ class VerdictTest {
 
     @Test
     void beforeTheStarterNothingIsSaid() {
-        assertThat(at(SimpleStart.of(TestProfiles.byHand()), TestProfiles.byHand(), -1).call()).isEqualTo(Verdict.Call.RESTING);
+        assertThat(at(SimpleStart.of(TestProfiles.byHand()), TestProfiles.byHand(), -1)
+                        .call())
+                .isEqualTo(Verdict.Call.RESTING);
     }
 
     @Test
     void theFuelGoesBeforeTheStarterWhenBothMust() {
         StartProfile profile = TestProfiles.onCurrent();
-        SimpleStart start = SimpleStart.of(profile).with(Parameter.VOLTS, (t, good) -> t > 0.05 && t < 1 ? 13 : good).ignition(_ -> false);
+        SimpleStart start = SimpleStart.of(profile)
+                .with(Parameter.VOLTS, (t, good) -> t > 0.05 && t < 1 ? 13 : good)
+                .ignition(_ -> false);
         assertThat(at(start, profile, 3).sentence()).isEqualTo("Engine 2: stop the starter");
         Verdict fuelled = at(start, profile, start.fuelAt() + 1);
         assertThat(fuelled.sentence()).isEqualTo("Engine 2: cut the fuel");
@@ -74,7 +78,10 @@ class VerdictTest {
     @Test
     void adviceDoesNotStopAStart() {
         StartProfile profile = TestProfiles.byHand();
-        SimpleStart start = SimpleStart.of(profile).with(Parameter.TEMPERATURE, (t, good) -> t > SimpleStart.of(profile).idleAt() ? 515 : good);
+        SimpleStart start = SimpleStart.of(profile)
+                .with(
+                        Parameter.TEMPERATURE,
+                        (t, good) -> t > SimpleStart.of(profile).idleAt() ? 515 : good);
         Verdict verdict = at(start, profile, start.idleAt() + 8);
         assertThat(verdict.call()).isEqualTo(Verdict.Call.ADVISE);
         assertThat(verdict.reasons().getFirst()).isEqualTo("EGT at idle is 515 °C, usual is 400 to 500 °C.");
@@ -83,7 +90,8 @@ class VerdictTest {
     @Test
     void theFirstCuttingFindingByTimeThenByTableDecidesTheOutcome() {
         Random lot = new Random(7);
-        List<Finding> findings = List.of(new Finding(FindingId.SLOW_TO_IDLE, java.time.Duration.ofSeconds(1), Action.ADVISE, "."),
+        List<Finding> findings = List.of(
+                new Finding(FindingId.SLOW_TO_IDLE, java.time.Duration.ofSeconds(1), Action.ADVISE, "."),
                 new Finding(FindingId.HUNG_START, java.time.Duration.ofSeconds(20), Action.CUT_FUEL, "."),
                 new Finding(FindingId.HOT_PREDICTED, java.time.Duration.ofSeconds(20), Action.CUT_FUEL, "."));
         for (int i = 0; i < 20; i++) {

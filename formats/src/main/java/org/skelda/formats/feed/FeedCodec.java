@@ -15,17 +15,24 @@ public final class FeedCodec implements FactCodec<FeedEvent> {
     @Override
     public void write(FeedEvent fact, ObjectNode payload) {
         switch (fact) {
-            case FeedEvent.FeedAttached e -> payload.put("feed", e.feed().toString()).put("label", e.label()).put("simulated", e.simulated());
-            case FeedEvent.FeedLost e -> payload.put("feed", e.feed().toString()).put("lastHeard", e.lastHeard().toString());
+            case FeedEvent.FeedAttached e ->
+                payload.put("feed", e.feed().toString()).put("label", e.label()).put("simulated", e.simulated());
+            case FeedEvent.FeedLost e ->
+                payload.put("feed", e.feed().toString())
+                        .put("lastHeard", e.lastHeard().toString());
         }
     }
 
     @Override
     public FeedEvent read(String type, JsonNode payload) {
         return switch (type) {
-            case "FeedAttached" -> new FeedEvent.FeedAttached(UUID.fromString(text(payload, "feed")), text(payload, "label"),
-                    payload.path("simulated").booleanValue(false));
-            case "FeedLost" -> new FeedEvent.FeedLost(UUID.fromString(text(payload, "feed")), instant(payload, "lastHeard"));
+            case "FeedAttached" ->
+                new FeedEvent.FeedAttached(
+                        UUID.fromString(text(payload, "feed")),
+                        text(payload, "label"),
+                        payload.path("simulated").booleanValue(false));
+            case "FeedLost" ->
+                new FeedEvent.FeedLost(UUID.fromString(text(payload, "feed")), instant(payload, "lastHeard"));
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to feeds");
         };
     }

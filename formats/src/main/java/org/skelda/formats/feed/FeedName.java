@@ -4,8 +4,8 @@ import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
 
 /**
- * What a reading is called in a feed and in a trace, and what an instrument for it can show at all. The bounds are no limits of a type:
- * they tell a reading from a broken sensor.
+ * What a reading is called in a feed and in a trace, and what an instrument for it can show at all. The bounds are no
+ * limits of a type: they tell a reading from a broken sensor.
  *
  * @param name with its unit
  * @param least lowest value a sound sensor tells, inclusive

@@ -17,13 +17,17 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Reads a batch of a feed: one JSON object a line, with {@code t} (RFC 3339), {@code subject}, and readings by the names of the trace.
- * A malformed line refuses the whole batch. A reading that no instrument shows is left out and told; it is never judged.
+ * Reads a batch of a feed: one JSON object a line, with {@code t} (RFC 3339), {@code subject}, and readings by the
+ * names of the trace. A malformed line refuses the whole batch. A reading that no instrument shows is left out and
+ * told; it is never judged.
  */
 public final class FeedReader {
     /** Most lines of a batch. */
     public static final int MOST_LINES = 5000;
-    private static final JsonMapper JSON = JsonMapper.builder().enable(tools.jackson.core.StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(tools.jackson.core.StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
     private static final long US_PER_S = 1_000_000;
 
     private final StartProfile.Engine engine;
@@ -48,7 +52,8 @@ public final class FeedReader {
                 lines.add(reader.line(number, text));
             }
             if (lines.size() > MOST_LINES) {
-                throw new InvalidFeed(number, "more than " + MOST_LINES + " readings in one batch; send fewer at a time");
+                throw new InvalidFeed(
+                        number, "more than " + MOST_LINES + " readings in one batch; send fewer at a time");
             }
         }
         return lines;
@@ -56,7 +61,10 @@ public final class FeedReader {
 
     private static String decoded(byte[] body) {
         try {
-            return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(body))
+                    .toString();
         } catch (CharacterCodingException e) {
             throw new InvalidFeed(1, "not UTF-8 text; expected one JSON object a line");
         }
@@ -66,9 +74,14 @@ public final class FeedReader {
         JsonNode node = parsed(number, text);
         Instant at = time(number, node);
         Subject subject = Subject.find(node.path("subject").asString(""))
-                .orElseThrow(() -> new InvalidFeed(number, "'subject' is missing or unknown; expected engine:1 to engine:4, apu or aircraft"));
+                .orElseThrow(() -> new InvalidFeed(
+                        number, "'subject' is missing or unknown; expected engine:1 to engine:4, apu or aircraft"));
         List<String> impossible = new ArrayList<>();
-        Sample sample = sample(number, node, Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000), impossible);
+        Sample sample = sample(
+                number,
+                node,
+                Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000),
+                impossible);
         return new FeedLine(at, subject, sample, impossible);
     }
 
@@ -87,7 +100,8 @@ public final class FeedReader {
     private static Instant time(int number, JsonNode node) {
         try {
             Instant at = Instant.parse(node.path("t").asString(""));
-            if (at.isBefore(Instant.parse("2000-01-01T00:00:00Z")) || at.isAfter(Instant.parse("2200-01-01T00:00:00Z"))) {
+            if (at.isBefore(Instant.parse("2000-01-01T00:00:00Z"))
+                    || at.isAfter(Instant.parse("2200-01-01T00:00:00Z"))) {
                 throw new InvalidFeed(number, "'t' is " + at + ", which no clock shows");
             }
             return at;
@@ -101,9 +115,19 @@ public final class FeedReader {
         for (Parameter parameter : Parameter.values()) {
             values[parameter.ordinal()] = reading(number, node, parameter, impossible);
         }
-        return new Sample(at_us, values[Parameter.SPOOL.ordinal()], values[Parameter.FAN.ordinal()], values[Parameter.TEMPERATURE.ordinal()],
-                values[Parameter.FLOW.ordinal()], values[Parameter.OIL.ordinal()], values[Parameter.DUCT.ordinal()], values[Parameter.VOLTS.ordinal()],
-                values[Parameter.AMPERES.ordinal()], told(number, node, "starter"), told(number, node, "fuel"), told(number, node, "ignition"));
+        return new Sample(
+                at_us,
+                values[Parameter.SPOOL.ordinal()],
+                values[Parameter.FAN.ordinal()],
+                values[Parameter.TEMPERATURE.ordinal()],
+                values[Parameter.FLOW.ordinal()],
+                values[Parameter.OIL.ordinal()],
+                values[Parameter.DUCT.ordinal()],
+                values[Parameter.VOLTS.ordinal()],
+                values[Parameter.AMPERES.ordinal()],
+                told(number, node, "starter"),
+                told(number, node, "fuel"),
+                told(number, node, "ignition"));
     }
 
     private double reading(int number, JsonNode node, Parameter parameter, List<String> impossible) {

@@ -21,7 +21,12 @@ public final class FeedWriter {
     /** One line without its line end. @param subject what it is of */
     public static String line(Subject subject, Sample sample, StartProfile.Engine engine) {
         ObjectNode node = JSON.createObjectNode();
-        node.put("t", Instant.ofEpochSecond(Math.floorDiv(sample.at_us(), US_PER_S), Math.floorMod(sample.at_us(), US_PER_S) * NS_PER_US).toString());
+        node.put(
+                "t",
+                Instant.ofEpochSecond(
+                                Math.floorDiv(sample.at_us(), US_PER_S),
+                                Math.floorMod(sample.at_us(), US_PER_S) * NS_PER_US)
+                        .toString());
         node.put("subject", subject.toString());
         for (Parameter parameter : Parameter.values()) {
             double value = sample.of(parameter);

@@ -1,6 +1,6 @@
 /**
- * Readings that an aircraft sends, as newline-delimited JSON: read into the core's samples, refused as a whole where a line is
- * malformed, and written again as a trace.
+ * Readings that an aircraft sends, as newline-delimited JSON: read into the core's samples, refused as a whole where a
+ * line is malformed, and written again as a trace.
  */
 @NullMarked
 package org.skelda.formats.feed;

@@ -19,7 +19,10 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Lines: what was answered, measured, confirmed, passed or taken back; procedures put aside; clocks. A clock's time is in whole milliseconds. */
+/**
+ * Lines: what was answered, measured, confirmed, passed or taken back; procedures put aside; clocks. A clock's time is
+ * in whole milliseconds.
+ */
 public final class LineCodec implements FactCodec<LineEvent> {
     private static final double MILLIS_PER_SECOND = 1000;
 
@@ -47,8 +50,11 @@ public final class LineCodec implements FactCodec<LineEvent> {
                 put(payload, "line", e.line() == null ? null : e.line().toString());
             }
             case LineEvent.ProcedureResumed e -> payload.put("procedure", e.procedure());
-            case LineEvent.ClockStarted e -> payload.put("clock", e.clock()).put("by", e.by().toString())
-                    .put("startedAt", e.startedAt().toString()).put("duration_s", e.duration().toMillis() / MILLIS_PER_SECOND);
+            case LineEvent.ClockStarted e ->
+                payload.put("clock", e.clock())
+                        .put("by", e.by().toString())
+                        .put("startedAt", e.startedAt().toString())
+                        .put("duration_s", e.duration().toMillis() / MILLIS_PER_SECOND);
             case LineEvent.ClockCancelled e -> payload.put("clock", e.clock()).put("by", e.by().toString());
         }
     }
@@ -57,18 +63,35 @@ public final class LineCodec implements FactCodec<LineEvent> {
     public LineEvent read(String type, JsonNode payload) {
         return switch (type) {
             case "LineAnswered" -> new LineEvent.LineAnswered(line(payload, "line"));
-            case "LineMeasured" -> new LineEvent.LineMeasured(line(payload, "line"), number(payload, "value"), text(payload, "unit"),
-                    judgement(payload.path("judgement")));
+            case "LineMeasured" ->
+                new LineEvent.LineMeasured(
+                        line(payload, "line"),
+                        number(payload, "value"),
+                        text(payload, "unit"),
+                        judgement(payload.path("judgement")));
             case "LineConfirmed" -> new LineEvent.LineConfirmed(line(payload, "line"));
             case "DeviationRecorded" ->
-                new LineEvent.DeviationRecorded(line(payload, "line"), text(payload, "reason"), maybeText(payload, "overrides"));
-            case "Undone" -> new LineEvent.Undone(line(payload, "line"), maybeText(payload, "reason"),
-                    payload.path("reopened").values().stream().map(ref -> LineRef.parse(ref.asString(""))).toList());
-            case "ProcedureHeld" -> new LineEvent.ProcedureHeld(text(payload, "procedure"), text(payload, "reason"),
-                    payload.has("line") ? line(payload, "line") : null);
+                new LineEvent.DeviationRecorded(
+                        line(payload, "line"), text(payload, "reason"), maybeText(payload, "overrides"));
+            case "Undone" ->
+                new LineEvent.Undone(
+                        line(payload, "line"),
+                        maybeText(payload, "reason"),
+                        payload.path("reopened").values().stream()
+                                .map(ref -> LineRef.parse(ref.asString("")))
+                                .toList());
+            case "ProcedureHeld" ->
+                new LineEvent.ProcedureHeld(
+                        text(payload, "procedure"),
+                        text(payload, "reason"),
+                        payload.has("line") ? line(payload, "line") : null);
             case "ProcedureResumed" -> new LineEvent.ProcedureResumed(text(payload, "procedure"));
-            case "ClockStarted" -> new LineEvent.ClockStarted(text(payload, "clock"), line(payload, "by"), instant(payload, "startedAt"),
-                    Duration.ofMillis(Math.round(number(payload, "duration_s") * MILLIS_PER_SECOND)));
+            case "ClockStarted" ->
+                new LineEvent.ClockStarted(
+                        text(payload, "clock"),
+                        line(payload, "by"),
+                        instant(payload, "startedAt"),
+                        Duration.ofMillis(Math.round(number(payload, "duration_s") * MILLIS_PER_SECOND)));
             case "ClockCancelled" -> new LineEvent.ClockCancelled(text(payload, "clock"), line(payload, "by"));
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to lines");
         };
@@ -82,6 +105,10 @@ public final class LineCodec implements FactCodec<LineEvent> {
     }
 
     private static Judgement judgement(JsonNode node) {
-        return new Judgement(word(Judgement.Verdict.class, node, "verdict"), maybeNumber(node, "limit"), maybeNumber(node, "margin"), text(node, "source"));
+        return new Judgement(
+                word(Judgement.Verdict.class, node, "verdict"),
+                maybeNumber(node, "limit"),
+                maybeNumber(node, "margin"),
+                text(node, "source"));
     }
 }

@@ -10,7 +10,10 @@ import org.skelda.core.procedure.Seat;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The fields that payloads are made of. Reading is strict: a field that is missing, or of another kind, is an {@link InvalidEvent}. */
+/**
+ * The fields that payloads are made of. Reading is strict: a field that is missing, or of another kind, is an
+ * {@link InvalidEvent}.
+ */
 public final class Fields {
     private static final double NANOS_PER_SECOND = 1e9;
 

@@ -1,4 +1,7 @@
-/** What the payload of any event is written with and read by. Each room has a codec of its own; their sum is the record's. */
+/**
+ * What the payload of any event is written with and read by. Each room has a codec of its own; their sum is the
+ * record's.
+ */
 @NullMarked
 package org.skelda.formats.log;
 

@@ -30,7 +30,11 @@ public final class InvalidPack extends RuntimeException {
         return new InvalidPack(file, List.of(new Finding(path, line, message)));
     }
 
-    public String file() { return file; }
+    public String file() {
+        return file;
+    }
 
-    public List<Finding> findings() { return findings; }
+    public List<Finding> findings() {
+        return findings;
+    }
 }

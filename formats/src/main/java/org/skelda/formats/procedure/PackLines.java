@@ -32,7 +32,8 @@ final class PackLines {
                         duration(alignment.path("atEquator_min").doubleValue() * MILLIS_PER_MINUTE),
                         duration(alignment.path("longest_min").doubleValue() * MILLIS_PER_MINUTE),
                         alignment.path("highestLatitude_deg").doubleValue()));
-        return new ClockSpec(id, text(node, "label"), text(node, "releases"), optional(node, "note"), time, text(node, "source"));
+        return new ClockSpec(
+                id, text(node, "label"), text(node, "releases"), optional(node, "note"), time, text(node, "source"));
     }
 
     private static Duration duration(double millis) {
@@ -40,18 +41,35 @@ final class PackLines {
     }
 
     static MeasureSpec measure(JsonNode node) {
-        return new MeasureSpec(text(node, "quantity"), text(node, "unit"), node.path("decimals").intValue(),
-                node.path("possible").path(0).doubleValue(), node.path("possible").path(1).doubleValue(),
-                number(node, "min"), number(node, "max"), number(node, "cautionBelow"), number(node, "cautionAbove"),
+        return new MeasureSpec(
+                text(node, "quantity"),
+                text(node, "unit"),
+                node.path("decimals").intValue(),
+                node.path("possible").path(0).doubleValue(),
+                node.path("possible").path(1).doubleValue(),
+                number(node, "min"),
+                number(node, "max"),
+                number(node, "cautionBelow"),
+                number(node, "cautionAbove"),
                 text(node, "source"));
     }
 
     static PanelMap map(String id, JsonNode node) {
         List<PanelMap.Zone> zones = node.path("zones").values().stream()
-                .map(zone -> new PanelMap.Zone(text(zone, "id"), text(zone, "label"), optional(zone, "tag"), text(zone, "outline"),
-                        zone.path("at").path(0).doubleValue(), zone.path("at").path(1).doubleValue()))
+                .map(zone -> new PanelMap.Zone(
+                        text(zone, "id"),
+                        text(zone, "label"),
+                        optional(zone, "tag"),
+                        text(zone, "outline"),
+                        zone.path("at").path(0).doubleValue(),
+                        zone.path("at").path(1).doubleValue()))
                 .toList();
-        return new PanelMap(id, text(node, "title"), node.path("width").intValue(), node.path("height").intValue(), zones);
+        return new PanelMap(
+                id,
+                text(node, "title"),
+                node.path("width").intValue(),
+                node.path("height").intValue(),
+                zones);
     }
 
     static Procedure procedure(JsonNode node, TypeSheet sheet) {
@@ -62,11 +80,20 @@ final class PackLines {
             default -> throw new IllegalArgumentException("there is no style '" + text(node, "style") + "'");
         };
         String seat = optional(node, "seat");
-        List<Line> lines = node.path("lines").values().stream().map(line -> line(line, sheet)).toList();
-        return new Procedure(text(node, "id"), text(node, "title"), style,
+        List<Line> lines = node.path("lines").values().stream()
+                .map(line -> line(line, sheet))
+                .toList();
+        return new Procedure(
+                text(node, "id"),
+                text(node, "title"),
+                style,
                 seat == null ? null : seat.equals("left") ? Seat.LEFT : Seat.RIGHT,
-                node.path("strand").intValue(1), text(node, "how"),
-                node.path("inOrder").booleanValue(style != Procedure.Style.FLOW), optional(node, "map"), lines, node.path("abnormal").booleanValue(false));
+                node.path("strand").intValue(1),
+                text(node, "how"),
+                node.path("inOrder").booleanValue(style != Procedure.Style.FLOW),
+                optional(node, "map"),
+                lines,
+                node.path("abnormal").booleanValue(false));
     }
 
     private static Line line(JsonNode node, TypeSheet sheet) {
@@ -75,12 +102,27 @@ final class PackLines {
             case "action" -> new Line.Action(head, text(node, "label"), text(node, "setting"));
             case "check" -> new Line.Check(head, text(node, "label"), text(node, "shows"));
             case "measure" -> new Line.Measure(head, measureOf(node, sheet));
-            case "challenge" -> new Line.Challenge(head, text(node, "label"), text(node, "response"),
-                    text(node, "responder").equals("flying") ? Role.FLYING : Role.MONITORING);
+            case "challenge" ->
+                new Line.Challenge(
+                        head,
+                        text(node, "label"),
+                        text(node, "response"),
+                        text(node, "responder").equals("flying") ? Role.FLYING : Role.MONITORING);
             case "read" -> new Line.Read(head, text(node, "label"), text(node, "does"));
-            case "gate" -> new Line.Gate(head, text(node, "label"), text(node, "said"), node.path("splits").booleanValue(false));
+            case "gate" ->
+                new Line.Gate(
+                        head,
+                        text(node, "label"),
+                        text(node, "said"),
+                        node.path("splits").booleanValue(false));
             case "caution" -> new Line.Caution(head, text(node, "label"), text(node, "hazard"));
-            case "start" -> new Line.Start(head, node.path("engine").intValue(), text(node, "label"), text(node, "does"), today(node.path("today")));
+            case "start" ->
+                new Line.Start(
+                        head,
+                        node.path("engine").intValue(),
+                        text(node, "label"),
+                        text(node, "does"),
+                        today(node.path("today")));
             default -> throw new IllegalArgumentException("there is no line kind '" + text(node, "kind") + "'");
         };
     }
@@ -88,7 +130,8 @@ final class PackLines {
     private static MeasureSpec measureOf(JsonNode node, TypeSheet sheet) {
         MeasureSpec spec = sheet.measures().get(text(node, "measure"));
         if (spec == null) {
-            throw new IllegalArgumentException("line '" + text(node, "id") + "': the type has no measure '" + text(node, "measure") + "'");
+            throw new IllegalArgumentException(
+                    "line '" + text(node, "id") + "': the type has no measure '" + text(node, "measure") + "'");
         }
         return spec;
     }
@@ -102,9 +145,12 @@ final class PackLines {
     }
 
     private static LineHead head(JsonNode node) {
-        return new LineHead(text(node, "id"), optional(node, "zone"),
+        return new LineHead(
+                text(node, "id"),
+                optional(node, "zone"),
                 node.path("gate").values().stream().map(PackLines::condition).toList(),
-                optional(node, "guards"), optional(node, "hardToSee"),
+                optional(node, "guards"),
+                optional(node, "hardToSee"),
                 node.path("starts").values().stream().map(JsonNode::asString).toList(),
                 node.path("marksOffBlock").booleanValue(false));
     }
@@ -114,7 +160,9 @@ final class PackLines {
             return new Condition.ClockElapsed(text(node, "clock"));
         }
         if (node.has("procedures")) {
-            return new Condition.ProceduresDone(node.path("procedures").values().stream().map(JsonNode::asString).toList());
+            return new Condition.ProceduresDone(node.path("procedures").values().stream()
+                    .map(JsonNode::asString)
+                    .toList());
         }
         return node.has("reading")
                 ? new Condition.WithinLimits(LineRef.parse(text(node, "reading")))

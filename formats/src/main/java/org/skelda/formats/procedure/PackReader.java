@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.PanelMap;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
-import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.start.ProfileChecks;
 import org.skelda.core.start.StartProfile;
 import tools.jackson.databind.JsonNode;
@@ -33,16 +33,24 @@ public final class PackReader {
         }
 
         /** SHA-256 of its bytes, hex. */
-        public String hash() { return source.hash(); }
+        public String hash() {
+            return source.hash();
+        }
 
         /** {@code type} or {@code procedures}. */
-        public String kind() { return source.tree().path("document").asString(); }
+        public String kind() {
+            return source.tree().path("document").asString();
+        }
 
         /** The type's code, or the procedures' id. */
-        public String id() { return source.tree().path("id").asString(); }
+        public String id() {
+            return source.tree().path("id").asString();
+        }
 
         /** The type's code either way. */
-        public String typeId() { return kind().equals("type") ? id() : source.tree().path("type").asString(); }
+        public String typeId() {
+            return kind().equals("type") ? id() : source.tree().path("type").asString();
+        }
 
         /** How engines of the type are started; empty when the document does not say. */
         public Optional<StartProfile> startProfile() {
@@ -79,7 +87,10 @@ public final class PackReader {
      */
     public static Plan plan(Document type, Document procedures, List<String> modifications) {
         if (!procedures.typeId().equals(type.id())) {
-            throw InvalidPack.of(procedures.source.file(), "/type", procedures.source.line("/type"),
+            throw InvalidPack.of(
+                    procedures.source.file(),
+                    "/type",
+                    procedures.source.line("/type"),
                     "these are procedures for " + procedures.typeId() + ", the type document is " + type.id());
         }
         return join(sheet(type.source, modifications), procedures.source);
@@ -95,7 +106,8 @@ public final class PackReader {
      * @param modifications ids of the tail's modifications, applied in this order
      * @throws InvalidPack with all that is wrong
      */
-    public static Plan plan(String typeFile, byte[] type, String proceduresFile, byte[] procedures, List<String> modifications) {
+    public static Plan plan(
+            String typeFile, byte[] type, String proceduresFile, byte[] procedures, List<String> modifications) {
         return plan(check(typeFile, type), check(proceduresFile, procedures), modifications);
     }
 
@@ -105,7 +117,9 @@ public final class PackReader {
      * @throws InvalidPack with all that is wrong: against the schema, or where the profile contradicts itself
      */
     public static StartProfile startProfile(String typeFile, byte[] type) {
-        return check(typeFile, type).startProfile().orElseThrow(() -> InvalidPack.of(typeFile, "/start", 0, "the type has no start profile"));
+        return check(typeFile, type)
+                .startProfile()
+                .orElseThrow(() -> InvalidPack.of(typeFile, "/start", 0, "the type has no start profile"));
     }
 
     private static List<InvalidPack.Finding> contradictions(PackSource source, JsonNode tree) {
@@ -113,7 +127,9 @@ public final class PackReader {
             return List.of();
         }
         return ProfileChecks.of(PackStarts.profile(tree)).stream()
-                .map(wrong -> new InvalidPack.Finding("/start" + wrong.place(), source.line("/start" + wrong.place()), wrong.words())).toList();
+                .map(wrong -> new InvalidPack.Finding(
+                        "/start" + wrong.place(), source.line("/start" + wrong.place()), wrong.words()))
+                .toList();
     }
 
     private static TypeSheet sheet(PackSource source, List<String> modifications) {
@@ -122,8 +138,12 @@ public final class PackReader {
         for (String id : modifications) {
             JsonNode modification = source.tree().path("modifications").path(id);
             if (modification.isMissingNode()) {
-                throw InvalidPack.of(source.file(), "/modifications", source.line("/modifications"),
-                        "there is no modification '" + id + "'; the type knows " + source.tree().path("modifications").propertyNames());
+                throw InvalidPack.of(
+                        source.file(),
+                        "/modifications",
+                        source.line("/modifications"),
+                        "there is no modification '" + id + "'; the type knows "
+                                + source.tree().path("modifications").propertyNames());
             }
             notes.add(modification.path("note").asString());
             tree = JSON.readerForUpdating(tree).readValue(modification.path("overlay"));
@@ -158,7 +178,11 @@ public final class PackReader {
             PackSource source, ObjectNode tree, String key, List<InvalidPack.Finding> wrong, Binding<T> binding) {
         Map<String, T> bound = new LinkedHashMap<>();
         tree.path(key).properties().forEach(entry -> {
-            T value = orFinding(source, "/" + key + "/" + entry.getKey(), wrong, () -> binding.bind(entry.getKey(), entry.getValue()));
+            T value = orFinding(
+                    source,
+                    "/" + key + "/" + entry.getKey(),
+                    wrong,
+                    () -> binding.bind(entry.getKey(), entry.getValue()));
             if (value != null) {
                 bound.put(entry.getKey(), value);
             }
@@ -191,9 +215,12 @@ public final class PackReader {
         try {
             return Plan.of(sheet, procedures);
         } catch (Plan.InvalidPlan e) {
-            throw new InvalidPack(source.file(), e.findings().stream()
-                    .map(finding -> new InvalidPack.Finding("", source.lineOfRef(finding.split(":", 2)[0]), finding))
-                    .toList());
+            throw new InvalidPack(
+                    source.file(),
+                    e.findings().stream()
+                            .map(finding ->
+                                    new InvalidPack.Finding("", source.lineOfRef(finding.split(":", 2)[0]), finding))
+                            .toList());
         }
     }
 }

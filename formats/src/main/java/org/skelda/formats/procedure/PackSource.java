@@ -21,15 +21,23 @@ import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.dataformat.yaml.YAMLFactory;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
-/** One YAML document: its tree, the line of each place in it, and the hash of its bytes. Read with limits, no custom tags. */
+/**
+ * One YAML document: its tree, the line of each place in it, and the hash of its bytes. Read with limits, no custom
+ * tags.
+ */
 final class PackSource {
     private static final int MAX_BYTES = 1 << 20;
     private static final int MAX_DEPTH = 40;
     private static final LoadSettings SETTINGS = LoadSettings.builder()
-            .setCodePointLimit(MAX_BYTES).setAllowDuplicateKeys(false).setMaxAliasesForCollections(0).build();
+            .setCodePointLimit(MAX_BYTES)
+            .setAllowDuplicateKeys(false)
+            .setMaxAliasesForCollections(0)
+            .build();
     private static final YAMLMapper YAML = YAMLMapper.builder(YAMLFactory.builder()
                     .loadSettings(SETTINGS)
-                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MAX_DEPTH).build())
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(MAX_DEPTH)
+                            .build())
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .build())
             .build();
@@ -52,7 +60,8 @@ final class PackSource {
      */
     static PackSource parse(String file, byte[] bytes) {
         if (bytes.length > MAX_BYTES) {
-            throw InvalidPack.of(file, "", 0, "the document has " + bytes.length + " bytes; at most " + MAX_BYTES + " are read");
+            throw InvalidPack.of(
+                    file, "", 0, "the document has " + bytes.length + " bytes; at most " + MAX_BYTES + " are read");
         }
         String text = new String(bytes, StandardCharsets.UTF_8);
         try {
@@ -65,7 +74,8 @@ final class PackSource {
             return source;
         } catch (JacksonException e) {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
-            throw InvalidPack.of(file, "", Math.max(0, line), "not readable as YAML: " + firstLine(e.getOriginalMessage()));
+            throw InvalidPack.of(
+                    file, "", Math.max(0, line), "not readable as YAML: " + firstLine(e.getOriginalMessage()));
         } catch (MarkedYamlEngineException e) {
             int line = e.getProblemMark().map(mark -> mark.getLine() + 1).orElse(0);
             throw InvalidPack.of(file, "", line, "not readable as YAML: " + firstLine(e.getProblem()));
@@ -96,11 +106,17 @@ final class PackSource {
         }
     }
 
-    String file() { return file; }
+    String file() {
+        return file;
+    }
 
-    ObjectNode tree() { return tree; }
+    ObjectNode tree() {
+        return tree;
+    }
 
-    String hash() { return hash; }
+    String hash() {
+        return hash;
+    }
 
     /** The line of a place, or of the nearest place around it. */
     int line(String pointer) {

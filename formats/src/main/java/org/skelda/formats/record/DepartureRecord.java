@@ -6,9 +6,13 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A departure as one JSON document: what it is, its packs' hashes, its engine starts in short, every event as it was stored, and the head hash. */
+/**
+ * A departure as one JSON document: what it is, its packs' hashes, its engine starts in short, every event as it was
+ * stored, and the head hash.
+ */
 public final class DepartureRecord {
-    private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
     static final int SCHEMA = 1;
 
     private DepartureRecord() {}

@@ -34,8 +34,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The envelope of an event as JSON: id, seq, type, v, at, doneAt, actor, seat, commandId, subject, payload (and, once
- * sealed, prevHash and hash). Times are RFC 3339 in UTC. A newer version of a payload raises {@code v}; old ones stay readable:
- * what is read is made newer version by version before its room reads it.
+ * sealed, prevHash and hash). Times are RFC 3339 in UTC. A newer version of a payload raises {@code v}; old ones stay
+ * readable: what is read is made newer version by version before its room reads it.
  */
 public final class EventCodec {
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -117,21 +117,31 @@ public final class EventCodec {
             if (!event.subject().equals(text(node, "subject"))) {
                 throw new InvalidEvent("subject '" + text(node, "subject") + "' does not fit its payload");
             }
-            return new LogEntry<>(UUID.fromString(text(node, "id")), node.path("seq").longValue(0), instant(node, "at"),
-                    node.has("doneAt") ? instant(node, "doneAt") : null, person(node.path("actor")),
-                    node.has("seat") ? seat(node, "seat") : null, UUID.fromString(text(node, "commandId")), event);
+            return new LogEntry<>(
+                    UUID.fromString(text(node, "id")),
+                    node.path("seq").longValue(0),
+                    instant(node, "at"),
+                    node.has("doneAt") ? instant(node, "doneAt") : null,
+                    person(node.path("actor")),
+                    node.has("seat") ? seat(node, "seat") : null,
+                    UUID.fromString(text(node, "commandId")),
+                    event);
         } catch (IllegalArgumentException | DateTimeException e) {
             throw new InvalidEvent(String.valueOf(e.getMessage()), e);
         }
     }
 
-    /** An envelope as the newest version would have written it; the one given stays as it is. @throws InvalidEvent for a version that is not known */
+    /**
+     * An envelope as the newest version would have written it; the one given stays as it is. @throws InvalidEvent for a
+     * version that is not known
+     */
     static JsonNode newest(JsonNode node) {
         String type = text(node, "type");
         int newest = version(type);
         int version = node.path("v").intValue(0);
         if (version < 1 || version > newest) {
-            throw new InvalidEvent("event version " + version + " is not known; this program reads version " + (newest == 1 ? "1" : "1 to " + newest));
+            throw new InvalidEvent("event version " + version + " is not known; this program reads version "
+                    + (newest == 1 ? "1" : "1 to " + newest));
         }
         if (version == newest || !(node.path("payload") instanceof ObjectNode)) {
             return node;

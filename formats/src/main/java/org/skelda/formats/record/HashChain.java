@@ -18,7 +18,9 @@ public final class HashChain {
     /** What the first event points back to: the hash of the departure's id and its packs' hashes. */
     public static String seed(UUID departureId, String typeHash, String procedureHash) {
         ObjectNode node = JSON.createObjectNode()
-                .put("departureId", departureId.toString()).put("typeHash", typeHash).put("procedureHash", procedureHash);
+                .put("departureId", departureId.toString())
+                .put("typeHash", typeHash)
+                .put("procedureHash", procedureHash);
         return hash(node);
     }
 

@@ -7,7 +7,10 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Whether a stored log is as it was written: each entry gives its hash and follows from the one before it, the first from its own opening. */
+/**
+ * Whether a stored log is as it was written: each entry gives its hash and follows from the one before it, the first
+ * from its own opening.
+ */
 public final class LogChain {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -68,7 +71,9 @@ public final class LogChain {
     private static String seed(ObjectNode first) {
         JsonNode opening = first.path("payload");
         try {
-            return HashChain.seed(UUID.fromString(opening.path("departureId").asString("")), opening.path("typeHash").asString(""),
+            return HashChain.seed(
+                    UUID.fromString(opening.path("departureId").asString("")),
+                    opening.path("typeHash").asString(""),
                     opening.path("procedureHash").asString(""));
         } catch (IllegalArgumentException _) {
             throw new Broken(1, "is not the opening of a departure");

@@ -20,7 +20,7 @@ public final class RecordCodec implements FactCodec<RecordEvent> {
     public void write(RecordEvent fact, ObjectNode payload) {
         switch (fact) {
             case RecordEvent.Opened e -> opening(payload, e.opening());
-            case RecordEvent.Signed _ -> { }
+            case RecordEvent.Signed _ -> {}
             case RecordEvent.Amended e -> payload.put("text", e.text());
             case RecordEvent.Abandoned e -> payload.put("reason", e.reason());
         }
@@ -52,22 +52,44 @@ public final class RecordCodec implements FactCodec<RecordEvent> {
     }
 
     private static void opening(ObjectNode node, Opening opening) {
-        node.put("departureId", opening.departureId().toString()).put("kind", word(opening.kind())).put("operatorId", opening.operatorId())
-                .put("tail", opening.tail()).put("typeId", opening.typeId()).put("flight", opening.flight())
-                .put("from", opening.from()).put("to", opening.to()).put("stand", opening.stand())
-                .put("latitude_deg", opening.latitude_deg()).put("longitude_deg", opening.longitude_deg())
+        node.put("departureId", opening.departureId().toString())
+                .put("kind", word(opening.kind()))
+                .put("operatorId", opening.operatorId())
+                .put("tail", opening.tail())
+                .put("typeId", opening.typeId())
+                .put("flight", opening.flight())
+                .put("from", opening.from())
+                .put("to", opening.to())
+                .put("stand", opening.stand())
+                .put("latitude_deg", opening.latitude_deg())
+                .put("longitude_deg", opening.longitude_deg())
                 .put("elevation_ft", opening.elevation_ft())
                 .put("offBlock", opening.offBlock().toString())
-                .put("typeHash", opening.typeHash()).put("procedureHash", opening.procedureHash());
+                .put("typeHash", opening.typeHash())
+                .put("procedureHash", opening.procedureHash());
         ArrayNode modifications = node.putArray("modifications");
         opening.modifications().forEach(modifications::add);
     }
 
     private static Opening opening(JsonNode node) {
-        return new Opening(UUID.fromString(text(node, "departureId")), word(Opening.Kind.class, node, "kind"), text(node, "operatorId"), text(node, "tail"),
-                text(node, "typeId"), text(node, "flight"), text(node, "from"), text(node, "to"), text(node, "stand"),
-                number(node, "latitude_deg"), number(node, "longitude_deg"), number(node, "elevation_ft"), instant(node, "offBlock"),
-                text(node, "typeHash"), text(node, "procedureHash"),
-                node.path("modifications").values().stream().map(m -> m.asString("")).toList());
+        return new Opening(
+                UUID.fromString(text(node, "departureId")),
+                word(Opening.Kind.class, node, "kind"),
+                text(node, "operatorId"),
+                text(node, "tail"),
+                text(node, "typeId"),
+                text(node, "flight"),
+                text(node, "from"),
+                text(node, "to"),
+                text(node, "stand"),
+                number(node, "latitude_deg"),
+                number(node, "longitude_deg"),
+                number(node, "elevation_ft"),
+                instant(node, "offBlock"),
+                text(node, "typeHash"),
+                text(node, "procedureHash"),
+                node.path("modifications").values().stream()
+                        .map(m -> m.asString(""))
+                        .toList());
     }
 }

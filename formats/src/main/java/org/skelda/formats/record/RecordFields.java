@@ -6,9 +6,13 @@ import java.util.Map;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
 
-/** What a record may hold and nothing else: a field that nobody reads, or a number that two programs read differently, proves nothing. */
+/**
+ * What a record may hold and nothing else: a field that nobody reads, or a number that two programs read differently,
+ * proves nothing.
+ */
 final class RecordFields {
-    private static final Set<String> RECORD = Set.of("schema", "document", "departureId", "packs", "headHash", "seal", "starts", "events");
+    private static final Set<String> RECORD =
+            Set.of("schema", "document", "departureId", "packs", "headHash", "seal", "starts", "events");
     private static final Set<String> PACKS = Set.of("typeHash", "procedureHash");
     private static final Set<String> SEAL = Set.of("key", "signature");
     private static final Set<String> CHAIN = Set.of("prevHash", "hash");
@@ -29,7 +33,10 @@ final class RecordFields {
         node.propertyNames().stream().filter(name -> !known.contains(name)).forEach(name -> found.add(before + name));
     }
 
-    /** Fields of an event that it would not be written with. @param event as its newest version has it; @param rewritten as this program writes it */
+    /**
+     * Fields of an event that it would not be written with. @param event as its newest version has it; @param rewritten
+     * as this program writes it
+     */
     static List<String> unknown(JsonNode event, JsonNode rewritten) {
         List<String> found = new ArrayList<>();
         beyond("", event, rewritten, found);
@@ -62,7 +69,8 @@ final class RecordFields {
     }
 
     private static void outOfRange(JsonNode node, List<String> found) {
-        boolean outside = node.isIntegralNumber() ? !node.canConvertToLong() || Math.abs(node.longValue()) > LARGEST_WHOLE
+        boolean outside = node.isIntegralNumber()
+                ? !node.canConvertToLong() || Math.abs(node.longValue()) > LARGEST_WHOLE
                 : node.isNumber() && !Double.isFinite(node.doubleValue());
         if (outside) {
             found.add(node.toString());

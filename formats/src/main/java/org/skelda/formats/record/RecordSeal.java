@@ -12,8 +12,9 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * An installation's signature under a record's head: Ed25519 (RFC 8032) over the departure's id, how many events there are, and the
- * head hash, which follows from all of them. Whoever changes a record can make its chain fit again, but not this.
+ * An installation's signature under a record's head: Ed25519 (RFC 8032) over the departure's id, how many events there
+ * are, and the head hash, which follows from all of them. Whoever changes a record can make its chain fit again, but
+ * not this.
  */
 public final class RecordSeal {
     private static final String ALGORITHM = "Ed25519";
@@ -32,7 +33,10 @@ public final class RecordSeal {
             Signature signature = Signature.getInstance(ALGORITHM);
             signature.initSign(keys.getPrivate());
             signature.update(signed(record, events));
-            record.putObject("seal").put("key", Base64.getEncoder().encodeToString(keys.getPublic().getEncoded()))
+            record.putObject("seal")
+                    .put(
+                            "key",
+                            Base64.getEncoder().encodeToString(keys.getPublic().getEncoded()))
                     .put("signature", Base64.getEncoder().encodeToString(signature.sign()));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException("the record could not be signed with the installation's key", e);
@@ -47,7 +51,9 @@ public final class RecordSeal {
     /** @param base64 a key in X.509 form @throws IllegalArgumentException when it is none of Ed25519 */
     public static PublicKey key(String base64) {
         try {
-            return KeyFactory.getInstance(ALGORITHM).generatePublic(new X509EncodedKeySpec(Base64.getMimeDecoder().decode(base64)));
+            return KeyFactory.getInstance(ALGORITHM)
+                    .generatePublic(
+                            new X509EncodedKeySpec(Base64.getMimeDecoder().decode(base64)));
         } catch (GeneralSecurityException e) {
             throw new IllegalArgumentException("not a public key of " + ALGORITHM, e);
         }
@@ -59,14 +65,16 @@ public final class RecordSeal {
             Signature signature = Signature.getInstance(ALGORITHM);
             signature.initVerify(key(record.path("seal").path("key").asString("")));
             signature.update(signed(record, record.path("events").size()));
-            return signature.verify(Base64.getDecoder().decode(record.path("seal").path("signature").asString("")));
+            return signature.verify(Base64.getDecoder()
+                    .decode(record.path("seal").path("signature").asString("")));
         } catch (GeneralSecurityException | IllegalArgumentException _) {
             return false;
         }
     }
 
     private static byte[] signed(JsonNode record, int events) {
-        return ("skelda record 1\n" + record.path("departureId").asString("") + "\n" + events + "\n" + record.path("headHash").asString("") + "\n")
+        return ("skelda record 1\n" + record.path("departureId").asString("") + "\n" + events + "\n"
+                        + record.path("headHash").asString("") + "\n")
                 .getBytes(StandardCharsets.UTF_8);
     }
 }

@@ -23,11 +23,19 @@ public final class RecordVerifier {
     private static final int LONGEST_NAME = 200;
     /** A record of a thousand lines and four starts has a tenth of it. */
     private static final long MOST_TOKENS = 2_000_000;
+
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
-            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(MAX_DEPTH).maxStringLength(LONGEST_TEXT).maxNumberLength(LONGEST_NUMBER)
-                    .maxNameLength(LONGEST_NAME).maxTokenCount(MOST_TOKENS).build())
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
-            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(MAX_DEPTH)
+                            .maxStringLength(LONGEST_TEXT)
+                            .maxNumberLength(LONGEST_NUMBER)
+                            .maxNameLength(LONGEST_NAME)
+                            .maxTokenCount(MOST_TOKENS)
+                            .build())
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
 
     private final List<String> faults = new ArrayList<>();
     private String expectedPrev = "";
@@ -59,7 +67,9 @@ public final class RecordVerifier {
         /** It is of this record's head. @param key whose it is */
         record Fits(PublicKey key) implements Seal {}
 
-        /** It is of another head: the record was changed and its chain made to fit again by somebody without the key. */
+        /**
+         * It is of another head: the record was changed and its chain made to fit again by somebody without the key.
+         */
         record Broken() implements Seal {}
     }
 
@@ -84,7 +94,8 @@ public final class RecordVerifier {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
             throw new NotARecord("not readable as JSON at line " + line + ": " + e.getOriginalMessage());
         }
-        if (!"record".equals(record.path("document").asString("")) || record.path("schema").intValue(0) != DepartureRecord.SCHEMA) {
+        if (!"record".equals(record.path("document").asString(""))
+                || record.path("schema").intValue(0) != DepartureRecord.SCHEMA) {
             throw new NotARecord("not a Skelda record of schema " + DepartureRecord.SCHEMA);
         }
         if (!record.path("events").isArray() || record.path("events").isEmpty()) {
@@ -108,10 +119,13 @@ public final class RecordVerifier {
         String head = record.path("headHash").asString("");
         String last = events.get(events.size() - 1).path("hash").asString("");
         if (!head.equals(last)) {
-            faults.add("The head hash is not that of the last event: events were cut off at the end, or the head hash was changed.");
+            faults.add("The head hash is not that of the last event: events were cut off at the end, or the head hash "
+                    + "was changed.");
         }
         opening(record, events.get(0));
-        RecordFields.unknown(record).forEach(name -> faults.add("The record has a field '" + name + "', which no record has: it was put in."));
+        RecordFields.unknown(record)
+                .forEach(name ->
+                        faults.add("The record has a field '" + name + "', which no record has: it was put in."));
         starts(record);
         return new Result(events.size(), head, signed, seal(record), faults);
     }
@@ -120,13 +134,17 @@ public final class RecordVerifier {
         if (!record.has("seal")) {
             return new Seal.None();
         }
-        return RecordSeal.fits(record) ? new Seal.Fits(RecordSeal.key(record.path("seal").path("key").asString(""))) : new Seal.Broken();
+        return RecordSeal.fits(record)
+                ? new Seal.Fits(RecordSeal.key(record.path("seal").path("key").asString("")))
+                : new Seal.Broken();
     }
 
     private String seed(JsonNode record) {
         try {
-            return HashChain.seed(UUID.fromString(record.path("departureId").asString("")),
-                    record.path("packs").path("typeHash").asString(""), record.path("packs").path("procedureHash").asString(""));
+            return HashChain.seed(
+                    UUID.fromString(record.path("departureId").asString("")),
+                    record.path("packs").path("typeHash").asString(""),
+                    record.path("packs").path("procedureHash").asString(""));
         } catch (IllegalArgumentException _) {
             faults.add("The departure id '" + record.path("departureId").asString("") + "' is not a UUID.");
             return "";
@@ -140,14 +158,18 @@ public final class RecordVerifier {
             faults.add(name + " stands at place " + place + ": an event was taken out, put in or moved before it.");
         }
         if (!event.path("prevHash").asString("").equals(expectedPrev)) {
-            faults.add(place == 1
-                    ? name + " does not follow from the departure id and pack hashes: one of these was changed."
-                    : name + " does not follow the event before it: something between " + (place - 1) + " and " + place + " was changed, taken out or put in.");
+            faults.add(
+                    place == 1
+                            ? name + " does not follow from the departure id and pack hashes: one of these was changed."
+                            : name + " does not follow the event before it: something between " + (place - 1) + " and "
+                                    + place + " was changed, taken out or put in.");
         }
         if (!HashChain.hash(event).equals(hash)) {
             faults.add(name + " was changed after it was written: its content no longer gives its hash.");
         }
-        RecordFields.outOfRange(event).forEach(number -> faults.add(name + " holds the number " + number + ", which no event can hold exactly."));
+        RecordFields.outOfRange(event)
+                .forEach(number ->
+                        faults.add(name + " holds the number " + number + ", which no event can hold exactly."));
         try {
             RecordFields.unknown(EventCodec.newest(event), EventCodec.write(EventCodec.read(event)))
                     .forEach(field -> faults.add(name + " has a field '" + field + "', which no such event has."));
@@ -159,21 +181,29 @@ public final class RecordVerifier {
 
     private static String name(ObjectNode event, int place) {
         String subject = event.path("subject").asString("");
-        return "Event " + event.path("seq").longValue(place) + " (" + event.path("type").asString("?")
-                + (subject.isEmpty() ? "" : ", " + subject) + ")";
+        return "Event " + event.path("seq").longValue(place) + " ("
+                + event.path("type").asString("?") + (subject.isEmpty() ? "" : ", " + subject) + ")";
     }
 
     /** The starts in short must say what the events say; a record from before they were written has none. */
     private void starts(JsonNode record) {
         // What cannot be read was said of the event itself.
-        if (record.has("starts") && faults.isEmpty() && !JSON.readTree(StartsSection.of(List.copyOf(record.path("events").values())).toString()).equals(record.path("starts"))) {
+        if (record.has("starts")
+                && faults.isEmpty()
+                && !JSON.readTree(StartsSection.of(
+                                        List.copyOf(record.path("events").values()))
+                                .toString())
+                        .equals(record.path("starts"))) {
             faults.add("The starts in short are not what the events tell: that section was changed.");
         }
     }
 
     private void opening(JsonNode record, JsonNode first) {
         boolean fits = first.path("type").asString("").equals("Opened")
-                && first.path("payload").path("departureId").asString("").equals(record.path("departureId").asString(""));
+                && first.path("payload")
+                        .path("departureId")
+                        .asString("")
+                        .equals(record.path("departureId").asString(""));
         if (!fits) {
             faults.add("The record does not begin with the opening of its own departure.");
         }

@@ -14,7 +14,10 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The engine starts of a record in short: what its events tell of each attempt, with the hash of its trace. It says nothing of its own. */
+/**
+ * The engine starts of a record in short: what its events tell of each attempt, with the hash of its trace. It says
+ * nothing of its own.
+ */
 final class StartsSection {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -35,14 +38,22 @@ final class StartsSection {
     }
 
     private static ObjectNode written(StartRecord start) {
-        ObjectNode node = JSON.createObjectNode().put("engine", start.engine()).put("number", start.number())
-                .put("startedAt", start.startedAt().toString()).put("tapped", start.tapped() != null);
+        ObjectNode node = JSON.createObjectNode()
+                .put("engine", start.engine())
+                .put("number", start.number())
+                .put("startedAt", start.startedAt().toString())
+                .put("tapped", start.tapped() != null);
         ObjectNode milestones = node.putObject("milestones");
-        start.milestones().entrySet().stream().sorted(Map.Entry.comparingByKey(Comparator.naturalOrder()))
+        start.milestones().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey(Comparator.naturalOrder()))
                 .forEach(entry -> milestones.put(entry.getKey().name(), Fields.seconds(entry.getValue())));
         ArrayNode findings = node.putArray("findings");
-        start.findings().forEach(finding -> findings.addObject().put("id", finding.id().name()).put("at_s", Fields.seconds(finding.at()))
-                .put("action", finding.action().name()).put("reason", finding.reason()));
+        start.findings()
+                .forEach(finding -> findings.addObject()
+                        .put("id", finding.id().name())
+                        .put("at_s", Fields.seconds(finding.at()))
+                        .put("action", finding.action().name())
+                        .put("reason", finding.reason()));
         if (start.summary() != null) {
             AttemptCodec.summary(node, start.summary());
         }

@@ -32,17 +32,24 @@ public final class SeatCodec implements FactCodec<SeatEvent> {
                 payload.set("from", person(payload.objectNode(), e.from()));
                 payload.set("to", person(payload.objectNode(), e.to()));
             }
-            case SeatEvent.RolesSwapped _ -> { }
+            case SeatEvent.RolesSwapped _ -> {}
         }
     }
 
     @Override
     public SeatEvent read(String type, JsonNode payload) {
         return switch (type) {
-            case "SeatTaken" -> new SeatEvent.SeatTaken(seat(payload, "seat"), word(Role.class, payload, "role"), person(payload.path("person")),
-                    payload.has("tookOverFrom") ? person(payload.path("tookOverFrom")) : null, maybeText(payload, "reason"));
+            case "SeatTaken" ->
+                new SeatEvent.SeatTaken(
+                        seat(payload, "seat"),
+                        word(Role.class, payload, "role"),
+                        person(payload.path("person")),
+                        payload.has("tookOverFrom") ? person(payload.path("tookOverFrom")) : null,
+                        maybeText(payload, "reason"));
             case "SeatReleased" -> new SeatEvent.SeatReleased(seat(payload, "seat"));
-            case "SeatHandedOver" -> new SeatEvent.SeatHandedOver(seat(payload, "seat"), person(payload.path("from")), person(payload.path("to")));
+            case "SeatHandedOver" ->
+                new SeatEvent.SeatHandedOver(
+                        seat(payload, "seat"), person(payload.path("from")), person(payload.path("to")));
             case "RolesSwapped" -> new SeatEvent.RolesSwapped();
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to seats");
         };

@@ -13,14 +13,16 @@ public final class SimulatorCodec implements FactCodec<SimulatorEvent> {
     @Override
     public void write(SimulatorEvent fact, ObjectNode payload) {
         switch (fact) {
-            case SimulatorEvent.ControlTapped e -> payload.put("control", e.control()).put("position", e.position());
+            case SimulatorEvent.ControlTapped e ->
+                payload.put("control", e.control()).put("position", e.position());
         }
     }
 
     @Override
     public SimulatorEvent read(String type, JsonNode payload) {
         return switch (type) {
-            case "ControlTapped" -> new SimulatorEvent.ControlTapped(text(payload, "control"), text(payload, "position"));
+            case "ControlTapped" ->
+                new SimulatorEvent.ControlTapped(text(payload, "control"), text(payload, "position"));
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to controls");
         };
     }

@@ -45,13 +45,18 @@ public final class AnalysisJson {
         ArrayNode exceedances = node.putArray("exceedances");
         attempt.exceedances().forEach(exceedance -> exceedance(exceedances.addObject(), exceedance));
         ArrayNode gaps = node.putArray("dataGaps");
-        attempt.gaps().forEach(gap -> gaps.addObject().put("parameter", analysis.columns().get(gap.parameter()))
-                .put("from_s", seconds(gap.from())).put("to_s", seconds(gap.to())));
+        attempt.gaps()
+                .forEach(gap -> gaps.addObject()
+                        .put("parameter", analysis.columns().get(gap.parameter()))
+                        .put("from_s", seconds(gap.from()))
+                        .put("to_s", seconds(gap.to())));
         AttemptReport.Peak peak = attempt.peak();
         if (peak == null) {
             node.putNull("peakTemperature");
         } else {
-            node.putObject("peakTemperature").put("value_c", rounded(peak.value_c())).put("at_s", seconds(peak.at()));
+            node.putObject("peakTemperature")
+                    .put("value_c", rounded(peak.value_c()))
+                    .put("at_s", seconds(peak.at()));
         }
         AttemptReport.Remembered figures = attempt.figures();
         node.put("fuelPreferred_s", seconds(figures.fuelPreferred()));
@@ -63,13 +68,19 @@ public final class AnalysisJson {
     }
 
     private static void finding(ObjectNode node, Finding finding) {
-        node.put("id", finding.id().name()).put("at_s", seconds(finding.at())).put("action", finding.action().name()).put("reason", finding.reason());
+        node.put("id", finding.id().name())
+                .put("at_s", seconds(finding.at()))
+                .put("action", finding.action().name())
+                .put("reason", finding.reason());
     }
 
     private static void exceedance(ObjectNode node, Exceedance exceedance) {
-        node.put("limit_c", exceedance.limit().value()).put("allowed_s", seconds(exceedance.limit().allowed()))
-                .put("from_s", seconds(exceedance.from())).put("dwell_s", seconds(exceedance.dwell()))
-                .put("exceededAt_s", seconds(exceedance.exceededAt())).put("peak_c", rounded(exceedance.extreme()));
+        node.put("limit_c", exceedance.limit().value())
+                .put("allowed_s", seconds(exceedance.limit().allowed()))
+                .put("from_s", seconds(exceedance.from()))
+                .put("dwell_s", seconds(exceedance.dwell()))
+                .put("exceededAt_s", seconds(exceedance.exceededAt()))
+                .put("peak_c", rounded(exceedance.extreme()));
     }
 
     private static @Nullable Double seconds(@Nullable Duration duration) {

@@ -1,6 +1,8 @@
 package org.skelda.formats.start;
 
-/** A trace that cannot be used: one clear sentence that names file, line and what was expected. Nothing of it was kept. */
+/**
+ * A trace that cannot be used: one clear sentence that names file, line and what was expected. Nothing of it was kept.
+ */
 public final class InvalidTrace extends RuntimeException {
     private final String file;
     private final long line;
@@ -16,7 +18,11 @@ public final class InvalidTrace extends RuntimeException {
         this.line = line;
     }
 
-    public String file() { return file; }
+    public String file() {
+        return file;
+    }
 
-    public long line() { return line; }
+    public long line() {
+        return line;
+    }
 }

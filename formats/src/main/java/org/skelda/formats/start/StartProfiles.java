@@ -13,7 +13,8 @@ import org.skelda.formats.procedure.PackReader;
 /** The start profiles that ship with the product, by type code. */
 public final class StartProfiles {
     /** Codes of the types whose starts can be judged. */
-    public static final List<String> TYPES = List.of("HAVERN-2M", "HAVERN-2A", "HAVERN-4", "LOMVI-T1", "LOMVI-T2", "TEISTA-B2");
+    public static final List<String> TYPES =
+            List.of("HAVERN-2M", "HAVERN-2A", "HAVERN-4", "LOMVI-T1", "LOMVI-T2", "TEISTA-B2");
 
     private static final Map<String, StartProfile> READ = new ConcurrentHashMap<>();
 
@@ -28,7 +29,8 @@ public final class StartProfiles {
     public static StartProfile of(String type) {
         String code = type.strip().toUpperCase(Locale.ROOT);
         if (!TYPES.contains(code)) {
-            throw new IllegalArgumentException("there is no type '" + type.strip() + "'; it is one of " + String.join(", ", TYPES));
+            throw new IllegalArgumentException(
+                    "there is no type '" + type.strip() + "'; it is one of " + String.join(", ", TYPES));
         }
         return READ.computeIfAbsent(code, StartProfiles::read);
     }

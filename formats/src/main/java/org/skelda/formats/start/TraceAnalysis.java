@@ -19,7 +19,11 @@ import org.skelda.core.start.StartProfile;
  * @param columns the name of each parameter's column
  * @param starterOnAtFirst whether the starter was on in the first row, so that this start was not judged
  */
-public record TraceAnalysis(String file, StartProfile profile, List<AttemptReport> attempts, Map<Parameter, String> columns,
+public record TraceAnalysis(
+        String file,
+        StartProfile profile,
+        List<AttemptReport> attempts,
+        Map<Parameter, String> columns,
         boolean starterOnAtFirst) {
 
     /**
@@ -32,7 +36,8 @@ public record TraceAnalysis(String file, StartProfile profile, List<AttemptRepor
      * @throws InvalidTrace when it cannot be used
      * @throws IOException when it cannot be read
      */
-    public static TraceAnalysis of(String file, InputStream in, @Nullable String type, double elevation_ft) throws IOException {
+    public static TraceAnalysis of(String file, InputStream in, @Nullable String type, double elevation_ft)
+            throws IOException {
         TraceReader reader = TraceReader.of(file, in);
         return of(file, reader, profile(file, reader, type), elevation_ft);
     }
@@ -52,8 +57,11 @@ public record TraceAnalysis(String file, StartProfile profile, List<AttemptRepor
     private static StartProfile profile(String file, TraceReader reader, @Nullable String type) {
         String wanted = type != null ? type : reader.type().orElse(null);
         if (wanted == null) {
-            throw new InvalidTrace(file, 0, "no type; give --type or a comment line '# type: ...' before the header, one of "
-                    + String.join(", ", StartProfiles.TYPES));
+            throw new InvalidTrace(
+                    file,
+                    0,
+                    "no type; give --type or a comment line '# type: ...' before the header, one of "
+                            + String.join(", ", StartProfiles.TYPES));
         }
         try {
             return StartProfiles.of(wanted);

@@ -35,23 +35,46 @@ final class TraceColumns {
         }
         TraceColumns columns = new TraceColumns(header, cells.size());
         columns.place(profile.drive().engine() == StartProfile.Engine.JET);
-        List<String> missing = new ArrayList<>(Stream.of("t_s", "starter", "fuel").filter(name -> !header.containsKey(name)).toList());
+        List<String> missing = new ArrayList<>(Stream.of("t_s", "starter", "fuel")
+                .filter(name -> !header.containsKey(name))
+                .toList());
         for (Parameter required : List.of(Parameter.SPOOL, Parameter.TEMPERATURE)) {
             if (!columns.has(required)) {
                 missing.add(columns.name(required));
             }
         }
         if (!missing.isEmpty()) {
-            String what = missing.size() == 1 ? "the column " + missing.getFirst() + " is missing" : "the columns " + String.join(", ", missing) + " are missing";
-            throw new InvalidTrace(file, line, header.containsKey("t_s") ? what + " for a " + profile.name()
-                    : what + "; expected a header line with t_s, starter, fuel and the type's columns");
+            String what = missing.size() == 1
+                    ? "the column " + missing.getFirst() + " is missing"
+                    : "the columns " + String.join(", ", missing) + " are missing";
+            throw new InvalidTrace(
+                    file,
+                    line,
+                    header.containsKey("t_s")
+                            ? what + " for a " + profile.name()
+                            : what + "; expected a header line with t_s, starter, fuel and the type's columns");
         }
         return columns;
     }
 
     private static boolean isKnown(String name) {
-        return List.of("t_s", "n1_pct", "n2_pct", "ng_pct", "np_rpm", "egt_c", "itt_c", "ff_kgph", "oil_kpa", "duct_kpa", "bus_v", "bus_a",
-                "starter", "fuel", "ignition").contains(name);
+        return List.of(
+                        "t_s",
+                        "n1_pct",
+                        "n2_pct",
+                        "ng_pct",
+                        "np_rpm",
+                        "egt_c",
+                        "itt_c",
+                        "ff_kgph",
+                        "oil_kpa",
+                        "duct_kpa",
+                        "bus_v",
+                        "bus_a",
+                        "starter",
+                        "fuel",
+                        "ignition")
+                .contains(name);
     }
 
     /** What a parameter's column is called for a jet or a turboprop. */

@@ -24,11 +24,13 @@ import tools.jackson.core.io.NumberInput;
  * six hours. What it cannot use it refuses with one sentence that names the line.
  */
 public final class TraceReader {
-    private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
+    private static final CSVFormat FORMAT =
+            CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get();
     private static final double LARGEST = 1e7;
     private static final double US_PER_S = 1e6;
     /** Far beyond any start, and few enough that a trace can be judged and shown again in seconds. */
     private static final int MOST_COLUMNS = 200;
+
     private static final int MOST_ROWS = 400_000;
     private static final int LONGEST_CELL = 1000;
     private static final long LONGEST_us = 6 * 3600 * 1_000_000L;
@@ -71,11 +73,17 @@ public final class TraceReader {
      * @throws InvalidTrace at the first thing that is wrong; what was passed on before must then not be kept
      */
     TraceColumns read(StartProfile profile, Consumer<Sample> each) {
-        try (CSVParser parser = CSVParser.builder().setReader(new StringReader(text.body())).setFormat(FORMAT).get()) {
+        try (CSVParser parser = CSVParser.builder()
+                .setReader(new StringReader(text.body()))
+                .setFormat(FORMAT)
+                .get()) {
             Iterator<CSVRecord> rows = parser.iterator();
             CSVRecord header = next(parser, rows);
             if (header.size() > MOST_COLUMNS) {
-                throw new InvalidTrace(file, line(parser), "a header of " + header.size() + " columns; a trace has at most " + MOST_COLUMNS);
+                throw new InvalidTrace(
+                        file,
+                        line(parser),
+                        "a header of " + header.size() + " columns; a trace has at most " + MOST_COLUMNS);
             }
             TraceColumns columns = TraceColumns.of(file, line(parser), header.toList(), profile);
             Row row = new Row(parser, columns);
@@ -104,7 +112,8 @@ public final class TraceReader {
 
     private CSVRecord next(CSVParser parser, Iterator<CSVRecord> rows) {
         if (!hasNext(parser, rows)) {
-            throw new InvalidTrace(file, line(parser), "no header line; expected one with t_s, starter, fuel and the type's columns");
+            throw new InvalidTrace(
+                    file, line(parser), "no header line; expected one with t_s, starter, fuel and the type's columns");
         }
         return rows.next();
     }
@@ -151,13 +160,24 @@ public final class TraceReader {
             }
             for (String cell : row) {
                 if (cell.length() > LONGEST_CELL) {
-                    throw wrong("a cell of " + cell.length() + " characters, '" + shortened(cell) + "'; a cell has at most " + LONGEST_CELL);
+                    throw wrong("a cell of " + cell.length() + " characters, '" + shortened(cell)
+                            + "'; a cell has at most " + LONGEST_CELL);
                 }
             }
             boolean first = count++ == 0;
-            Sample sample = new Sample(time_us(row), number(row, Parameter.SPOOL), number(row, Parameter.FAN), number(row, Parameter.TEMPERATURE),
-                    number(row, Parameter.FLOW), number(row, Parameter.OIL), number(row, Parameter.DUCT), number(row, Parameter.VOLTS),
-                    number(row, Parameter.AMPERES), told(row, starter, "starter"), told(row, fuel, "fuel"), told(row, ignition, "ignition"));
+            Sample sample = new Sample(
+                    time_us(row),
+                    number(row, Parameter.SPOOL),
+                    number(row, Parameter.FAN),
+                    number(row, Parameter.TEMPERATURE),
+                    number(row, Parameter.FLOW),
+                    number(row, Parameter.OIL),
+                    number(row, Parameter.DUCT),
+                    number(row, Parameter.VOLTS),
+                    number(row, Parameter.AMPERES),
+                    told(row, starter, "starter"),
+                    told(row, fuel, "fuel"),
+                    told(row, ignition, "ignition"));
             if (first) {
                 checkFirst(sample);
             }
@@ -171,7 +191,8 @@ public final class TraceReader {
                 }
             }
             if (sample.starter() == Switch.UNTOLD || sample.fuel() == Switch.UNTOLD) {
-                throw wrong("the first row does not tell " + (sample.starter() == Switch.UNTOLD ? "starter" : "fuel") + ", which is required");
+                throw wrong("the first row does not tell " + (sample.starter() == Switch.UNTOLD ? "starter" : "fuel")
+                        + ", which is required");
             }
         }
 
@@ -182,11 +203,13 @@ public final class TraceReader {
             }
             long at_us = Math.round(parsed(cell, null) * US_PER_S);
             if (count > 1 && at_us <= before_us) {
-                throw wrong("t_s goes from " + before_us / US_PER_S + " to " + cell + "; times must rise from row to row");
+                throw wrong(
+                        "t_s goes from " + before_us / US_PER_S + " to " + cell + "; times must rise from row to row");
             }
             first_us = count == 1 ? at_us : first_us;
             if (at_us - first_us > LONGEST_us) {
-                throw wrong("t_s is " + cell + ", more than " + LONGEST_us / 3_600_000_000L + " h after the first row; cut it into one file for each start");
+                throw wrong("t_s is " + cell + ", more than " + LONGEST_us / 3_600_000_000L
+                        + " h after the first row; cut it into one file for each start");
             }
             before_us = at_us;
             return at_us;
@@ -224,7 +247,8 @@ public final class TraceReader {
         private static boolean isPlain(String cell) {
             char head = cell.charAt(0);
             char tail = cell.charAt(cell.length() - 1);
-            return (head >= '0' && head <= '9' || head == '-' || head == '+' || head == '.') && (tail >= '0' && tail <= '9' || tail == '.')
+            return (head >= '0' && head <= '9' || head == '-' || head == '+' || head == '.')
+                    && (tail >= '0' && tail <= '9' || tail == '.')
                     && !(cell.length() > 2 && (isX(cell.charAt(1)) || isX(cell.charAt(2))));
         }
 

@@ -27,11 +27,13 @@ record TraceText(String body, int linesBefore, @Nullable String type, int typeLi
     /** @throws InvalidTrace when it is too large, empty, not UTF-8, or holds nothing but comments */
     static TraceText of(String file, byte[] bytes) {
         if (bytes.length > MAX_BYTES) {
-            throw new InvalidTrace(file, 0, "over 20 MB; a trace of one start is far smaller. Cut it into one file for each start.");
+            throw new InvalidTrace(
+                    file, 0, "over 20 MB; a trace of one start is far smaller. Cut it into one file for each start.");
         }
         String text = decoded(file, bytes);
         if (text.isBlank()) {
-            throw new InvalidTrace(file, 0, "the file is empty; expected a header line with t_s and one row for each sample");
+            throw new InvalidTrace(
+                    file, 0, "the file is empty; expected a header line with t_s and one row for each sample");
         }
         return withoutComments(file, text);
     }
@@ -77,7 +79,8 @@ record TraceText(String body, int linesBefore, @Nullable String type, int typeLi
             }
             at = afterLine(text, end);
         }
-        throw new InvalidTrace(file, line, "no header line; expected one with t_s, starter, fuel and the type's columns");
+        throw new InvalidTrace(
+                file, line, "no header line; expected one with t_s, starter, fuel and the type's columns");
     }
 
     private static int endOfLine(String text, int from) {
@@ -94,6 +97,8 @@ record TraceText(String body, int linesBefore, @Nullable String type, int typeLi
 
     private static Optional<String> typeIn(String comment) {
         String words = comment.isEmpty() ? "" : comment.substring(1).strip();
-        return words.toLowerCase(Locale.ROOT).startsWith(TYPE) ? Optional.of(words.substring(TYPE.length()).strip()) : Optional.empty();
+        return words.toLowerCase(Locale.ROOT).startsWith(TYPE)
+                ? Optional.of(words.substring(TYPE.length()).strip())
+                : Optional.empty();
     }
 }

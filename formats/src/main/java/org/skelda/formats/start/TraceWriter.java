@@ -13,7 +13,9 @@ import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
 
-/** Writes samples as a trace. {@link TraceReader} reads the same samples from it, their times counted from the first. */
+/**
+ * Writes samples as a trace. {@link TraceReader} reads the same samples from it, their times counted from the first.
+ */
 public final class TraceWriter {
     private static final int MICRO = 6;
 
@@ -46,10 +48,14 @@ public final class TraceWriter {
      * @param out takes the CSV; it is neither flushed nor closed
      * @throws IOException as {@code out} does
      */
-    public static void write(StartProfile profile, List<Sample> samples, List<String> comments, Appendable out) throws IOException {
+    public static void write(StartProfile profile, List<Sample> samples, List<String> comments, Appendable out)
+            throws IOException {
         boolean jet = profile.drive().engine() == StartProfile.Engine.JET;
-        List<Parameter> measured = Stream.of(Parameter.values()).filter(parameter -> samples.stream().anyMatch(sample -> !Double.isNaN(sample.of(parameter)))
-                || parameter == Parameter.SPOOL || parameter == Parameter.TEMPERATURE).toList();
+        List<Parameter> measured = Stream.of(Parameter.values())
+                .filter(parameter -> samples.stream().anyMatch(sample -> !Double.isNaN(sample.of(parameter)))
+                        || parameter == Parameter.SPOOL
+                        || parameter == Parameter.TEMPERATURE)
+                .toList();
         boolean ignition = samples.stream().anyMatch(sample -> sample.ignition() != Switch.UNTOLD);
         List<String> header = new ArrayList<>(List.of("t_s"));
         measured.forEach(parameter -> header.add(TraceColumns.usualName(parameter, jet)));
@@ -58,7 +64,8 @@ public final class TraceWriter {
         for (String comment : comments) {
             out.append("# ").append(comment.replaceAll("[\\r\\n]+", " ")).append('\n');
         }
-        CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get());
+        CSVPrinter printer = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get());
         printer.printRecord(header);
         long first_us = samples.getFirst().at_us();
         for (Sample sample : samples) {
@@ -68,10 +75,15 @@ public final class TraceWriter {
 
     private static List<String> row(Sample sample, long first_us, List<Parameter> measured, boolean ignition) {
         List<String> row = new ArrayList<>();
-        row.add(BigDecimal.valueOf(sample.at_us() - first_us, MICRO).stripTrailingZeros().toPlainString());
+        row.add(BigDecimal.valueOf(sample.at_us() - first_us, MICRO)
+                .stripTrailingZeros()
+                .toPlainString());
         for (Parameter parameter : measured) {
             double value = sample.of(parameter);
-            row.add(Double.isNaN(value) ? "" : BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
+            row.add(
+                    Double.isNaN(value)
+                            ? ""
+                            : BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
         }
         row.add(told(sample.starter()));
         row.add(told(sample.fuel()));

@@ -13,11 +13,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
-import org.skelda.core.watch.Subject;
 import org.skelda.core.start.Switch;
+import org.skelda.core.watch.Subject;
 
 class FeedReaderTest {
-    private static final String GOOD = "{\"t\":\"2026-05-04T09:12:33.100Z\",\"subject\":\"engine:2\",\"n2_pct\":22.4,\"egt_c\":61,\"starter\":1,\"fuel\":0,\"hue\":\"x\"}";
+    private static final String GOOD =
+            "{\"t\":\"2026-05-04T09:12:33.100Z\",\"subject\":\"engine:2\",\"n2_pct\":22.4,\"egt_c\":61,"
+                    + "\"starter\":1,\"fuel\":0,\"hue\":\"x\"}";
 
     static LongStream seeds() {
         return LongStream.rangeClosed(1, 30);
@@ -28,8 +30,19 @@ class FeedReaderTest {
     void whatIsWrittenIsReadAgain(long seed) {
         Random random = new Random(seed);
         for (StartProfile.Engine engine : StartProfile.Engine.values()) {
-            Sample sample = new Sample(1_777_886_353_100_000L + random.nextInt(1_000_000), maybe(random, 120), maybe(random, 120), maybe(random, 1300), maybe(random, 900),
-                    maybe(random, 600), maybe(random, 300), maybe(random, 30), maybe(random, 900), told(random), told(random), told(random));
+            Sample sample = new Sample(
+                    1_777_886_353_100_000L + random.nextInt(1_000_000),
+                    maybe(random, 120),
+                    maybe(random, 120),
+                    maybe(random, 1300),
+                    maybe(random, 900),
+                    maybe(random, 600),
+                    maybe(random, 300),
+                    maybe(random, 30),
+                    maybe(random, 900),
+                    told(random),
+                    told(random),
+                    told(random));
             String text = FeedWriter.batch(Subject.engine(1 + random.nextInt(4)), List.of(sample), engine);
             assertThat(read(text, engine)).singleElement().satisfies(line -> {
                 assertThat(line.sample()).isEqualTo(sample);
@@ -57,7 +70,10 @@ class FeedReaderTest {
     @ParameterizedTest
     @CsvSource({"n2_pct, 900", "egt_c, 5000", "ff_kgph, -50", "oil_kpa, 1e9", "n1_pct, -21"})
     void aReadingThatNoInstrumentShowsIsLeftOutAndTold(String name, String value) {
-        FeedLine line = read("{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:1\",\"" + name + "\":" + value + "}", StartProfile.Engine.JET).getFirst();
+        FeedLine line = read(
+                        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:1\",\"" + name + "\":" + value + "}",
+                        StartProfile.Engine.JET)
+                .getFirst();
         assertThat(line.impossible()).singleElement().asString().contains(name, "is outside");
         for (var parameter : org.skelda.core.start.Parameter.values()) {
             assertThat(line.sample().of(parameter)).isNaN();
@@ -65,29 +81,37 @@ class FeedReaderTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '\u0001', value = {
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"n2_pct\":\"fast\"}|not a number",
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:5\"}|subject",
-        "{\"t\":\"2026-05-04T09:12:33Z\"}|subject",
-        "{\"t\":\"yesterday\",\"subject\":\"apu\"}|no time",
-        "{\"t\":\"0026-05-04T09:12:33Z\",\"subject\":\"apu\"}|no clock shows",
-        "{\"subject\":\"apu\"}|no time",
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"starter\":2}|expected 0 or 1",
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"fuel\":\"on\"}|expected 0 or 1",
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"n2_pct\":NaN}|not JSON",
-        "{\"t\":\"2026-05-04T09:12:33Z\",\"t\":\"2026-05-04T09:12:34Z\",\"subject\":\"apu\"}|not JSON",
-        "[1,2]|not a JSON object",
-        "{\"t\":|not JSON",
-        "hello|not JSON"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '\u0001',
+            value = {
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"n2_pct\":\"fast\"}|not a number",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:5\"}|subject",
+                "{\"t\":\"2026-05-04T09:12:33Z\"}|subject",
+                "{\"t\":\"yesterday\",\"subject\":\"apu\"}|no time",
+                "{\"t\":\"0026-05-04T09:12:33Z\",\"subject\":\"apu\"}|no clock shows",
+                "{\"subject\":\"apu\"}|no time",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"starter\":2}|expected 0 or 1",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"fuel\":\"on\"}|expected 0 or 1",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"n2_pct\":NaN}|not JSON",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"t\":\"2026-05-04T09:12:34Z\",\"subject\":\"apu\"}|not JSON",
+                "[1,2]|not a JSON object",
+                "{\"t\":|not JSON",
+                "hello|not JSON"
+            })
     void aMalformedLineRefusesTheBatchByItsNumber(String bad, String says) {
-        assertThatThrownBy(() -> read(GOOD + "\n" + bad + "\n" + GOOD, StartProfile.Engine.JET)).isInstanceOf(InvalidFeed.class)
-                .hasMessageStartingWith("line 2: ").hasMessageContaining(says);
+        assertThatThrownBy(() -> read(GOOD + "\n" + bad + "\n" + GOOD, StartProfile.Engine.JET))
+                .isInstanceOf(InvalidFeed.class)
+                .hasMessageStartingWith("line 2: ")
+                .hasMessageContaining(says);
     }
 
     @Test
     void tooManyLinesAndBytesThatAreNoTextAreRefused() {
-        assertThatThrownBy(() -> read((GOOD + "\n").repeat(FeedReader.MOST_LINES + 1), StartProfile.Engine.JET)).hasMessageContaining("fewer at a time");
-        assertThatThrownBy(() -> FeedReader.read(new byte[] {(byte) 0xff, (byte) 0xfe}, StartProfile.Engine.JET)).hasMessageContaining("UTF-8");
+        assertThatThrownBy(() -> read((GOOD + "\n").repeat(FeedReader.MOST_LINES + 1), StartProfile.Engine.JET))
+                .hasMessageContaining("fewer at a time");
+        assertThatThrownBy(() -> FeedReader.read(new byte[] {(byte) 0xff, (byte) 0xfe}, StartProfile.Engine.JET))
+                .hasMessageContaining("UTF-8");
     }
 
     private static List<FeedLine> read(String text, StartProfile.Engine engine) {

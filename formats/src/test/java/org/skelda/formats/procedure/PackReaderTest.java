@@ -21,34 +21,52 @@ class PackReaderTest {
 
     private static List<InvalidPack.Finding> findings(String type, String procedures) {
         List<InvalidPack.Finding> found = new ArrayList<>();
-        assertThatThrownBy(() -> ShippedPacks.plan(type, procedures)).isInstanceOfSatisfying(InvalidPack.class, e -> found.addAll(e.findings()));
+        assertThatThrownBy(() -> ShippedPacks.plan(type, procedures))
+                .isInstanceOfSatisfying(InvalidPack.class, e -> found.addAll(e.findings()));
         return found;
     }
 
     private static int lineOf(String text, String part) {
-        return (int) text.substring(0, text.indexOf(part)).lines().count() + (text.charAt(text.indexOf(part) - 1) == '\n' ? 1 : 0);
+        return (int) text.substring(0, text.indexOf(part)).lines().count()
+                + (text.charAt(text.indexOf(part) - 1) == '\n' ? 1 : 0);
     }
 
     @Test
     void theShippedPackHasEveryLineKindOfItsSchema() {
         Plan plan = ShippedPacks.plan(type, procedures);
-        assertThat(plan.lines().values().stream().map(line -> line.getClass().getSimpleName()).distinct())
-                .containsExactlyInAnyOrder("Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution", "Start");
-        assertThat(plan.lines().values()).filteredOn(line -> line.head().marksOffBlock()).hasSize(1);
-        assertThat(plan.lines().values()).filteredOn(line -> line instanceof Line.Gate gate && gate.splits()).hasSize(1);
+        assertThat(plan.lines().values().stream()
+                        .map(line -> line.getClass().getSimpleName())
+                        .distinct())
+                .containsExactlyInAnyOrder(
+                        "Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution", "Start");
+        assertThat(plan.lines().values())
+                .filteredOn(line -> line.head().marksOffBlock())
+                .hasSize(1);
+        assertThat(plan.lines().values())
+                .filteredOn(line -> line instanceof Line.Gate gate && gate.splits())
+                .hasSize(1);
     }
 
     @ParameterizedTest
     @CsvSource({"apu-inlet-door,8", "apu-start-held,2", "apu-available,4", "apu-bleed,75", "apu-batteries-off,20"})
     void clocksAreTheTypesOwn(String clock, long seconds) {
         // source: the fleet's APU table, Havern 2M
-        assertThat(ShippedPacks.plan(type, procedures).type().clocks().get(clock).durationAt(0)).isEqualTo(Duration.ofSeconds(seconds));
+        assertThat(ShippedPacks.plan(type, procedures)
+                        .type()
+                        .clocks()
+                        .get(clock)
+                        .durationAt(0))
+                .isEqualTo(Duration.ofSeconds(seconds));
     }
 
     @ParameterizedTest
     @CsvSource({"0,6.0", "62.41,12.96", "71.86,18.0"})
     void alignmentComesFromTheTypesRule(double latitude_deg, double minutes) {
-        Duration time = ShippedPacks.plan(type, procedures).type().clocks().get("alignment").durationAt(latitude_deg);
+        Duration time = ShippedPacks.plan(type, procedures)
+                .type()
+                .clocks()
+                .get("alignment")
+                .durationAt(latitude_deg);
         assertThat(time.toMillis() / 60_000.0).isCloseTo(minutes, org.assertj.core.api.Assertions.within(0.005));
     }
 
@@ -57,13 +75,17 @@ class PackReaderTest {
         Plan plan = ShippedPacks.plan(type, procedures, "late-apu-door");
         assertThat(plan.type().clocks().get("apu-batteries-off").durationAt(0)).isEqualTo(Duration.ofSeconds(40));
         assertThat(plan.type().modifications()).singleElement().asString().contains("40 s after zero speed");
-        assertThatThrownBy(() -> ShippedPacks.plan(type, procedures, "no-such")).isInstanceOf(InvalidPack.class).hasMessageContaining("no-such")
+        assertThatThrownBy(() -> ShippedPacks.plan(type, procedures, "no-such"))
+                .isInstanceOf(InvalidPack.class)
+                .hasMessageContaining("no-such")
                 .hasMessageContaining("late-apu-door");
     }
 
     @Test
     void saysAllThatIsWrongWithPathAndLine() {
-        String spoilt = procedures.replace("kind: action, label: Park brake", "kind: act, label: Park brake").replace("style: checklist", "stile: checklist");
+        String spoilt = procedures
+                .replace("kind: action, label: Park brake", "kind: act, label: Park brake")
+                .replace("style: checklist", "stile: checklist");
         List<InvalidPack.Finding> found = findings(type, spoilt);
         assertThat(found).anySatisfy(finding -> {
             assertThat(finding.path()).isEqualTo("/procedures/1/lines/8/kind");
@@ -95,21 +117,37 @@ class PackReaderTest {
 
     @Test
     void proceduresOfAnotherTypeAreRefused() {
-        assertThat(findings(type, procedures.replace("type: HAVERN-2M", "type: HAVERN-4"))).singleElement()
+        assertThat(findings(type, procedures.replace("type: HAVERN-2M", "type: HAVERN-4")))
+                .singleElement()
                 .satisfies(finding -> assertThat(finding.message()).contains("HAVERN-4", "HAVERN-2M"));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "- a\n- b\n", "just words", "a: [1, 2", "schema: 1\nschema: 1\n", "a: &x [1]\nb: *x\n", "a: !!java.net.URL [x]\n", "\t"})
+    @ValueSource(
+            strings = {
+                "",
+                "- a\n- b\n",
+                "just words",
+                "a: [1, 2",
+                "schema: 1\nschema: 1\n",
+                "a: &x [1]\nb: *x\n",
+                "a: !!java.net.URL [x]\n",
+                "\t"
+            })
     void whatIsNoPackIsRefusedInOneSentence(String text) {
         assertThatThrownBy(() -> PackReader.check("bad.yaml", text.getBytes(StandardCharsets.UTF_8)))
-                .isInstanceOf(InvalidPack.class).hasMessageStartingWith("bad.yaml");
+                .isInstanceOf(InvalidPack.class)
+                .hasMessageStartingWith("bad.yaml");
     }
 
     @Test
     void deepAndOversizeDocumentsAreRefused() {
-        assertThatThrownBy(() -> PackReader.check("deep.yaml", "[".repeat(100_000).getBytes(StandardCharsets.UTF_8))).isInstanceOf(InvalidPack.class);
-        assertThatThrownBy(() -> PackReader.check("large.yaml", new byte[(1 << 20) + 1])).isInstanceOf(InvalidPack.class).hasMessageContaining("1048576");
+        assertThatThrownBy(
+                        () -> PackReader.check("deep.yaml", "[".repeat(100_000).getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(InvalidPack.class);
+        assertThatThrownBy(() -> PackReader.check("large.yaml", new byte[(1 << 20) + 1]))
+                .isInstanceOf(InvalidPack.class)
+                .hasMessageContaining("1048576");
     }
 
     @Test

@@ -21,8 +21,12 @@ public final class ShippedPacks {
     }
 
     public static Plan plan(String type, String procedures, String... modifications) {
-        return PackReader.plan("type.yaml", type.getBytes(StandardCharsets.UTF_8), "procedures.yaml",
-                procedures.getBytes(StandardCharsets.UTF_8), List.of(modifications));
+        return PackReader.plan(
+                "type.yaml",
+                type.getBytes(StandardCharsets.UTF_8),
+                "procedures.yaml",
+                procedures.getBytes(StandardCharsets.UTF_8),
+                List.of(modifications));
     }
 
     private static String text(String name) {

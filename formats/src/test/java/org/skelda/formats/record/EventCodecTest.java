@@ -30,9 +30,13 @@ class EventCodecTest {
 
     @Test
     void theSampleHoldsEveryTypeOfEvent() {
-        assertThat(SampleLog.events().stream().<Class<?>>map(event -> event.fact().getClass()).distinct())
-                .containsExactlyInAnyOrderElementsOf(Arrays.stream(Event.class.getPermittedSubclasses()).map(room -> room.getRecordComponents()[0].getType())
-                        .<Class<?>>flatMap(facts -> Arrays.stream(facts.getPermittedSubclasses())).toList());
+        assertThat(SampleLog.events().stream()
+                        .<Class<?>>map(event -> event.fact().getClass())
+                        .distinct())
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(Event.class.getPermittedSubclasses())
+                        .map(room -> room.getRecordComponents()[0].getType())
+                        .<Class<?>>flatMap(facts -> Arrays.stream(facts.getPermittedSubclasses()))
+                        .toList());
     }
 
     /** As the first version wrote them: an engine by its bare number, an opening without its kind. */
@@ -52,10 +56,20 @@ class EventCodecTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"type,\"Launched\",not known", "v,3,version 3", "v,0,version 0", "at,\"noon\",noon", "id,\"x\",x", "subject,\"line:a/b\",does not fit", "actor,7,is missing"})
+    @CsvSource({
+        "type,\"Launched\",not known",
+        "v,3,version 3",
+        "v,0,version 0",
+        "at,\"noon\",noon",
+        "id,\"x\",x",
+        "subject,\"line:a/b\",does not fit",
+        "actor,7,is missing"
+    })
     void anEventThatCannotBeReadSaysWhy(String field, String json, String says) {
         ObjectNode node = EventCodec.write(SampleLog.entries().get(6));
         node.set(field, JsonMapper.builder().build().readTree(json));
-        assertThatThrownBy(() -> EventCodec.read(node)).isInstanceOf(InvalidEvent.class).hasMessageContaining(says);
+        assertThatThrownBy(() -> EventCodec.read(node))
+                .isInstanceOf(InvalidEvent.class)
+                .hasMessageContaining(says);
     }
 }

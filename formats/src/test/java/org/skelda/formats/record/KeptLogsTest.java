@@ -33,7 +33,10 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What earlier versions wrote opens, verifies and goes on: a folder of it for each time that the form of something changed. */
+/**
+ * What earlier versions wrote opens, verifies and goes on: a folder of it for each time that the form of something
+ * changed.
+ */
 class KeptLogsTest {
     private static final Path KEPT = Path.of("src/test/resources/kept");
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -60,8 +63,12 @@ class KeptLogsTest {
         List<String> stored = new ArrayList<>(Files.readAllLines(folder.resolve("working.log.jsonl")));
         List<LogEntry<Event>> log = stored.stream().map(EventCodec::read).toList();
         Opening opening = ((RecordEvent.Opened) log.getFirst().event().fact()).opening();
-        Plan plan = PackReader.plan("type.yaml", Files.readAllBytes(folder.resolve("type.yaml")), "procedures.yaml",
-                Files.readAllBytes(folder.resolve("procedures.yaml")), opening.modifications());
+        Plan plan = PackReader.plan(
+                "type.yaml",
+                Files.readAllBytes(folder.resolve("type.yaml")),
+                "procedures.yaml",
+                Files.readAllBytes(folder.resolve("procedures.yaml")),
+                opening.modifications());
         Departure departure = Departure.replay(plan, log);
         Instant now = departure.at().plusSeconds(1);
         DepartureView view = Viewing.view(departure, now);
@@ -69,24 +76,30 @@ class KeptLogsTest {
         assertThat(next).isNotNull();
         Person captain = view.seats().getFirst().person();
 
-        Command command = new Command(new UUID(1, 1), departure.seq(), null, Ask.of(new LineAsk.Deviate(next, "to see it go on", null)));
+        Command command = new Command(
+                new UUID(1, 1), departure.seq(), null, Ask.of(new LineAsk.Deviate(next, "to see it go on", null)));
         Decision<Event> decision = Deciding.decide(departure, command, captain, now);
         assertThat(decision).isInstanceOf(Decision.Accepted.class);
         String head = JSON.readTree(stored.getLast()).path("hash").asString();
         for (Event event : ((Decision.Accepted<Event>) decision).events()) {
-            LogEntry<Event> entry = new LogEntry<>(new UUID(2, departure.seq()), departure.seq() + 1, now, null, captain, null, command.id(), event);
+            LogEntry<Event> entry = new LogEntry<>(
+                    new UUID(2, departure.seq()), departure.seq() + 1, now, null, captain, null, command.id(), event);
             ObjectNode envelope = EventCodec.write(entry);
             head = HashChain.seal(envelope, head);
             stored.add(JSON.writeValueAsString(envelope));
             departure = departure.apply(entry);
         }
         assertThat(departure.complete(next)).isTrue();
-        RecordVerifier.Result result = RecordVerifier.verify(DepartureRecord.write(stored, new RecordSeal(KeyPairGenerator.getInstance("Ed25519").generateKeyPair())));
+        RecordVerifier.Result result = RecordVerifier.verify(DepartureRecord.write(
+                stored, new RecordSeal(KeyPairGenerator.getInstance("Ed25519").generateKeyPair())));
         assertThat(result.faults()).isEmpty();
         assertThat(result.events()).isEqualTo(stored.size());
     }
 
-    /** What is written today of an event of the newest version is what lies there, to the letter but for its place in the chain. */
+    /**
+     * What is written today of an event of the newest version is what lies there, to the letter but for its place in
+     * the chain.
+     */
     @ParameterizedTest
     @MethodSource("kept")
     void eventsAreWrittenAsTheyWere(Path folder) throws IOException {
@@ -95,7 +108,8 @@ class KeptLogsTest {
             JsonNode newest = EventCodec.newest(stored);
             if (newest == stored) {
                 stored.remove(List.of("prevHash", "hash"));
-                assertThat(JSON.writeValueAsString(EventCodec.write(EventCodec.read(line)))).isEqualTo(JSON.writeValueAsString(stored));
+                assertThat(JSON.writeValueAsString(EventCodec.write(EventCodec.read(line))))
+                        .isEqualTo(JSON.writeValueAsString(stored));
             }
         }
     }

@@ -27,7 +27,9 @@ class LogChainTest {
     void aChangedTextIsFoundWhereItIs(int place) {
         List<String> changed = new ArrayList<>(sealed);
         changed.set(place, sealed.get(place).replaceFirst("(Runa Halden|Joar Stenvik)", "Somebody Else"));
-        assertThatThrownBy(() -> LogChain.check(changed)).isInstanceOfSatisfying(LogChain.Broken.class, e -> assertThat(e.seq()).isEqualTo(place + 1));
+        assertThatThrownBy(() -> LogChain.check(changed))
+                .isInstanceOfSatisfying(
+                        LogChain.Broken.class, e -> assertThat(e.seq()).isEqualTo(place + 1));
     }
 
     @ParameterizedTest
@@ -36,16 +38,26 @@ class LogChainTest {
         List<String> shorter = new ArrayList<>(sealed);
         shorter.remove(place);
         if (place < sealed.size() - 1) {
-            assertThatThrownBy(() -> LogChain.check(shorter)).isInstanceOf(LogChain.Broken.class).hasMessageContaining("event " + (place == 0 ? 1 : place + 1) + " ");
+            assertThatThrownBy(() -> LogChain.check(shorter))
+                    .isInstanceOf(LogChain.Broken.class)
+                    .hasMessageContaining("event " + (place == 0 ? 1 : place + 1) + " ");
         } else {
-            assertThat(LogChain.check(shorter)).as("a shorter log is whole in itself").isNotEqualTo(LogChain.check(sealed));
+            assertThat(LogChain.check(shorter))
+                    .as("a shorter log is whole in itself")
+                    .isNotEqualTo(LogChain.check(sealed));
         }
     }
 
     @Test
     void whatIsNoEventIsSaid() {
-        assertThatThrownBy(() -> LogChain.check(List.of("{"))).isInstanceOf(LogChain.Broken.class).hasMessage("event 1 is not readable as JSON");
-        assertThatThrownBy(() -> LogChain.check(List.of("7"))).isInstanceOf(LogChain.Broken.class).hasMessage("event 1 is not readable as JSON");
-        assertThatThrownBy(() -> LogChain.check(List.of("{\"seq\":1}"))).isInstanceOf(LogChain.Broken.class).hasMessage("event 1 is not the opening of a departure");
+        assertThatThrownBy(() -> LogChain.check(List.of("{")))
+                .isInstanceOf(LogChain.Broken.class)
+                .hasMessage("event 1 is not readable as JSON");
+        assertThatThrownBy(() -> LogChain.check(List.of("7")))
+                .isInstanceOf(LogChain.Broken.class)
+                .hasMessage("event 1 is not readable as JSON");
+        assertThatThrownBy(() -> LogChain.check(List.of("{\"seq\":1}")))
+                .isInstanceOf(LogChain.Broken.class)
+                .hasMessage("event 1 is not the opening of a departure");
     }
 }

@@ -40,41 +40,111 @@ public final class SampleLog {
     private SampleLog() {}
 
     static List<Event> events() {
-        Opening opening = new Opening(DEPARTURE, Opening.Kind.LINE, "vardholm", "QX-LOM", "HAVERN-2M", "214", "QVAR", "QSKR", "4", 62.41, -10.82, 112,
-                BEGIN.plusSeconds(2400), "a".repeat(64), "b".repeat(64), List.of("late-apu-door"));
-        return List.of(Event.of(new RecordEvent.Opened(opening)),
+        Opening opening = new Opening(
+                DEPARTURE,
+                Opening.Kind.LINE,
+                "vardholm",
+                "QX-LOM",
+                "HAVERN-2M",
+                "214",
+                "QVAR",
+                "QSKR",
+                "4",
+                62.41,
+                -10.82,
+                112,
+                BEGIN.plusSeconds(2400),
+                "a".repeat(64),
+                "b".repeat(64),
+                List.of("late-apu-door"));
+        return List.of(
+                Event.of(new RecordEvent.Opened(opening)),
                 Event.of(new SeatEvent.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null)),
                 Event.of(new SeatEvent.SeatTaken(Seat.RIGHT, Role.MONITORING, OFFICER, CAPTAIN, "crew change")),
-                Event.of(new SeatEvent.SeatHandedOver(Seat.RIGHT, OFFICER, CAPTAIN)), Event.of(new SeatEvent.SeatReleased(Seat.RIGHT)), Event.of(new SeatEvent.RolesSwapped()),
+                Event.of(new SeatEvent.SeatHandedOver(Seat.RIGHT, OFFICER, CAPTAIN)),
+                Event.of(new SeatEvent.SeatReleased(Seat.RIGHT)),
+                Event.of(new SeatEvent.RolesSwapped()),
                 Event.of(new LineEvent.LineAnswered(LINE)),
-                Event.of(new LineEvent.LineMeasured(LINE, 24.6, "V", new Judgement(Judgement.Verdict.WITHIN, 23.2, 1.4, "table"))),
-                Event.of(new LineEvent.LineMeasured(LINE, 1e-7, "V", new Judgement(Judgement.Verdict.CAUTION, null, null, "table"))),
-                Event.of(new LineEvent.LineConfirmed(LINE)), Event.of(new LineEvent.DeviationRecorded(LINE, "sticks; \"ü\" \u2028", "battery-volts")),
-                Event.of(new LineEvent.DeviationRecorded(LINE, "not fitted", null)), Event.of(new LineEvent.ProcedureHeld("apu", "fueller", LINE)),
-                Event.of(new LineEvent.ProcedureHeld("apu", "fueller", null)), Event.of(new LineEvent.ProcedureResumed("apu")),
-                Event.of(new LineEvent.ClockStarted("alignment", LINE, BEGIN, Duration.ofMillis(777_873))), Event.of(new LineEvent.ClockCancelled("alignment", LINE)),
-                Event.of(new LineEvent.Undone(LINE, "slip", List.of(LINE))), Event.of(new LineEvent.Undone(LINE, null, List.of())),
-                Event.of(new RecordEvent.Signed()), Event.of(new RecordEvent.Amended("note")), Event.of(new RecordEvent.Abandoned("aircraft change")),
-                Event.of(new FeedEvent.FeedAttached(new UUID(3, 3), "Simulated aircraft", true)), Event.of(new FeedEvent.FeedLost(new UUID(3, 3), BEGIN)),
-                Event.of(new SimulatorEvent.ControlTapped("engine-2/fuel", "on")), Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), 1, BEGIN, "1 " + "a".repeat(64))),
-                Event.of(new AttemptEvent.MilestoneReached(Subject.engine(2), 1, Milestone.LIGHT_OFF, Duration.ofMillis(24_200))),
-                Event.of(new AttemptEvent.FindingRaised(Subject.engine(2), 1, new Finding(FindingId.HOT_PREDICTED, Duration.ofMillis(26_100), Action.CUT_FUEL, "EGT at 640 degC"))),
-                Event.of(new AttemptEvent.AttemptEnded(Subject.engine(2), 1, new AttemptSummary("HOT_PREDICTED", Duration.ofMillis(61_000), 688.5, Duration.ofMillis(3200), null, 128.5, null,
-                        23.4, Duration.ofMillis(58_000)))),
-                Event.of(new AttemptEvent.AttemptEnded(Subject.engine(1), 2, new AttemptSummary("NORMAL", Duration.ofMillis(61_000), null, null, Duration.ofMillis(44_000), null, 18.25,
-                        null, Duration.ofMillis(30_000)))),
-                Event.of(new AttemptEvent.TraceStored(Subject.engine(2), 1, "c".repeat(64), 612)), Event.of(new AttemptEvent.SightLost(Subject.engine(2), 1, BEGIN, BEGIN.plusMillis(4200))),
-                Event.of(new AttemptEvent.StartTapped(1, 3, Tap.STARTER_ON, BEGIN, true)), Event.of(new AttemptEvent.StartTapped(1, 3, Tap.NOT_LIT, BEGIN.plusMillis(31_250), false)),
-                Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.NOT_LIT, "slip")), Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.STARTER_ON, null)),
-                Event.of(new AttemptEvent.StartFiguresTyped(1, 3, 612.0, null)), Event.of(new AttemptEvent.StartFiguresTyped(1, 3, null, 18.5)));
+                Event.of(new LineEvent.LineMeasured(
+                        LINE, 24.6, "V", new Judgement(Judgement.Verdict.WITHIN, 23.2, 1.4, "table"))),
+                Event.of(new LineEvent.LineMeasured(
+                        LINE, 1e-7, "V", new Judgement(Judgement.Verdict.CAUTION, null, null, "table"))),
+                Event.of(new LineEvent.LineConfirmed(LINE)),
+                Event.of(new LineEvent.DeviationRecorded(LINE, "sticks; \"ü\" \u2028", "battery-volts")),
+                Event.of(new LineEvent.DeviationRecorded(LINE, "not fitted", null)),
+                Event.of(new LineEvent.ProcedureHeld("apu", "fueller", LINE)),
+                Event.of(new LineEvent.ProcedureHeld("apu", "fueller", null)),
+                Event.of(new LineEvent.ProcedureResumed("apu")),
+                Event.of(new LineEvent.ClockStarted("alignment", LINE, BEGIN, Duration.ofMillis(777_873))),
+                Event.of(new LineEvent.ClockCancelled("alignment", LINE)),
+                Event.of(new LineEvent.Undone(LINE, "slip", List.of(LINE))),
+                Event.of(new LineEvent.Undone(LINE, null, List.of())),
+                Event.of(new RecordEvent.Signed()),
+                Event.of(new RecordEvent.Amended("note")),
+                Event.of(new RecordEvent.Abandoned("aircraft change")),
+                Event.of(new FeedEvent.FeedAttached(new UUID(3, 3), "Simulated aircraft", true)),
+                Event.of(new FeedEvent.FeedLost(new UUID(3, 3), BEGIN)),
+                Event.of(new SimulatorEvent.ControlTapped("engine-2/fuel", "on")),
+                Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), 1, BEGIN, "1 " + "a".repeat(64))),
+                Event.of(new AttemptEvent.MilestoneReached(
+                        Subject.engine(2), 1, Milestone.LIGHT_OFF, Duration.ofMillis(24_200))),
+                Event.of(new AttemptEvent.FindingRaised(
+                        Subject.engine(2),
+                        1,
+                        new Finding(
+                                FindingId.HOT_PREDICTED,
+                                Duration.ofMillis(26_100),
+                                Action.CUT_FUEL,
+                                "EGT at 640 degC"))),
+                Event.of(new AttemptEvent.AttemptEnded(
+                        Subject.engine(2),
+                        1,
+                        new AttemptSummary(
+                                "HOT_PREDICTED",
+                                Duration.ofMillis(61_000),
+                                688.5,
+                                Duration.ofMillis(3200),
+                                null,
+                                128.5,
+                                null,
+                                23.4,
+                                Duration.ofMillis(58_000)))),
+                Event.of(new AttemptEvent.AttemptEnded(
+                        Subject.engine(1),
+                        2,
+                        new AttemptSummary(
+                                "NORMAL",
+                                Duration.ofMillis(61_000),
+                                null,
+                                null,
+                                Duration.ofMillis(44_000),
+                                null,
+                                18.25,
+                                null,
+                                Duration.ofMillis(30_000)))),
+                Event.of(new AttemptEvent.TraceStored(Subject.engine(2), 1, "c".repeat(64), 612)),
+                Event.of(new AttemptEvent.SightLost(Subject.engine(2), 1, BEGIN, BEGIN.plusMillis(4200))),
+                Event.of(new AttemptEvent.StartTapped(1, 3, Tap.STARTER_ON, BEGIN, true)),
+                Event.of(new AttemptEvent.StartTapped(1, 3, Tap.NOT_LIT, BEGIN.plusMillis(31_250), false)),
+                Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.NOT_LIT, "slip")),
+                Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.STARTER_ON, null)),
+                Event.of(new AttemptEvent.StartFiguresTyped(1, 3, 612.0, null)),
+                Event.of(new AttemptEvent.StartFiguresTyped(1, 3, null, 18.5)));
     }
 
     static List<LogEntry<Event>> entries() {
         List<LogEntry<Event>> entries = new ArrayList<>();
         for (Event event : events()) {
             int seq = entries.size() + 1;
-            entries.add(new LogEntry<>(new UUID(7, seq), seq, BEGIN.plusMillis(seq * 137L), seq % 3 == 0 ? BEGIN : null,
-                    seq % 2 == 0 ? CAPTAIN : OFFICER, seq % 4 == 0 ? Seat.LEFT : null, new UUID(9, seq), event));
+            entries.add(new LogEntry<>(
+                    new UUID(7, seq),
+                    seq,
+                    BEGIN.plusMillis(seq * 137L),
+                    seq % 3 == 0 ? BEGIN : null,
+                    seq % 2 == 0 ? CAPTAIN : OFFICER,
+                    seq % 4 == 0 ? Seat.LEFT : null,
+                    new UUID(9, seq),
+                    event));
         }
         return entries;
     }

@@ -28,7 +28,8 @@ class SpoiltTracesTest {
     }
 
     private static byte[] recorded() throws IOException {
-        try (InputStream in = SpoiltTracesTest.class.getResourceAsStream("/starts/labelled/hot_rich-0000-HAVERN-2M.csv")) {
+        try (InputStream in =
+                SpoiltTracesTest.class.getResourceAsStream("/starts/labelled/hot_rich-0000-HAVERN-2M.csv")) {
             return in.readAllBytes();
         }
     }
@@ -39,8 +40,16 @@ class SpoiltTracesTest {
             case 1 -> bytesChanged(good, lot);
             case 2 -> columnsSwapped(new String(good, StandardCharsets.UTF_8), lot);
             case 3 -> lineEndsMixed(new String(good, StandardCharsets.UTF_8), lot);
-            case 4 -> cellsChanged(new String(good, StandardCharsets.UTF_8), lot, List.of("1e308", "-1e308", "9999999", "-9999999", "1e-320", "0x10", "١٢"));
-            case 5 -> cellsChanged(new String(good, StandardCharsets.UTF_8), lot, List.of("", "  ", "\"", "\"\"", "5,000", "true", "-", ".", "+", "e"));
+            case 4 ->
+                cellsChanged(
+                        new String(good, StandardCharsets.UTF_8),
+                        lot,
+                        List.of("1e308", "-1e308", "9999999", "-9999999", "1e-320", "0x10", "١٢"));
+            case 5 ->
+                cellsChanged(
+                        new String(good, StandardCharsets.UTF_8),
+                        lot,
+                        List.of("", "  ", "\"", "\"\"", "5,000", "true", "-", ".", "+", "e"));
             case 6 -> rowsShuffled(new String(good, StandardCharsets.UTF_8), lot);
             default -> random(lot);
         };
@@ -57,31 +66,40 @@ class SpoiltTracesTest {
     private static byte[] columnsSwapped(String text, Random lot) {
         int a = lot.nextInt(11);
         int b = lot.nextInt(11);
-        return text.lines().map(line -> {
-            String[] cells = line.split(",", -1);
-            if (cells.length > Math.max(a, b) && !line.startsWith("t_s")) {
-                String cell = cells[a];
-                cells[a] = cells[b];
-                cells[b] = cell;
-            }
-            return String.join(",", cells);
-        }).collect(Collectors.joining("\n")).getBytes(StandardCharsets.UTF_8);
+        return text.lines()
+                .map(line -> {
+                    String[] cells = line.split(",", -1);
+                    if (cells.length > Math.max(a, b) && !line.startsWith("t_s")) {
+                        String cell = cells[a];
+                        cells[a] = cells[b];
+                        cells[b] = cell;
+                    }
+                    return String.join(",", cells);
+                })
+                .collect(Collectors.joining("\n"))
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private static byte[] lineEndsMixed(String text, Random lot) {
         List<String> ends = List.of("\n", "\r\n", "\r", "\n\n", "\n \n");
-        return text.lines().map(line -> line + ends.get(lot.nextInt(ends.size()))).collect(Collectors.joining()).getBytes(StandardCharsets.UTF_8);
+        return text.lines()
+                .map(line -> line + ends.get(lot.nextInt(ends.size())))
+                .collect(Collectors.joining())
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private static byte[] cellsChanged(String text, Random lot, List<String> others) {
-        return text.lines().map(line -> {
-            if (lot.nextInt(60) > 0) {
-                return line;
-            }
-            String[] cells = line.split(",", -1);
-            cells[lot.nextInt(cells.length)] = others.get(lot.nextInt(others.size()));
-            return String.join(",", cells);
-        }).collect(Collectors.joining("\n")).getBytes(StandardCharsets.UTF_8);
+        return text.lines()
+                .map(line -> {
+                    if (lot.nextInt(60) > 0) {
+                        return line;
+                    }
+                    String[] cells = line.split(",", -1);
+                    cells[lot.nextInt(cells.length)] = others.get(lot.nextInt(others.size()));
+                    return String.join(",", cells);
+                })
+                .collect(Collectors.joining("\n"))
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private static byte[] rowsShuffled(String text, Random lot) {
@@ -105,9 +123,15 @@ class SpoiltTracesTest {
     private static void judgedOrRefused(byte[] bytes) throws IOException {
         try {
             TraceAnalysis analysis = TraceAnalysis.of("spoilt.csv", new ByteArrayInputStream(bytes), "HAVERN-2M", 0);
-            assertThat(AnalysisJson.text(List.of(analysis))).startsWith("[{\"file\":\"spoilt.csv\"").doesNotContain("NaN").doesNotContain("Infinity");
+            assertThat(AnalysisJson.text(List.of(analysis)))
+                    .startsWith("[{\"file\":\"spoilt.csv\"")
+                    .doesNotContain("NaN")
+                    .doesNotContain("Infinity");
         } catch (InvalidTrace e) {
-            assertThat(e.getMessage()).startsWith("spoilt.csv").doesNotContain("\n").hasSizeLessThan(400);
+            assertThat(e.getMessage())
+                    .startsWith("spoilt.csv")
+                    .doesNotContain("\n")
+                    .hasSizeLessThan(400);
         }
     }
 
@@ -121,7 +145,8 @@ class SpoiltTracesTest {
         Arrays.fill(blanks, (byte) '\n');
         long_.write(blanks);
         long_.write(good, header, good.length - header);
-        TraceAnalysis analysis = TraceAnalysis.of("long.csv", new ByteArrayInputStream(long_.toByteArray()), "HAVERN-2M", 0);
+        TraceAnalysis analysis =
+                TraceAnalysis.of("long.csv", new ByteArrayInputStream(long_.toByteArray()), "HAVERN-2M", 0);
         TraceAnalysis plain = TraceAnalysis.of("long.csv", new ByteArrayInputStream(good), "HAVERN-2M", 0);
         assertThat(analysis.attempts()).isEqualTo(plain.attempts()).isNotEmpty();
         judgedOrRefused(blanks);

@@ -38,7 +38,8 @@ class TraceReaderTest {
             '# a comment\\n# another' | 2 | no header line; expected one with t_s, starter, fuel and the type's columns
             'HEADER' | 1 | no data row after the header
             'HEADER\\n\\n\\n' | 3 | no data row after the header
-            '0,1,2,3,4\\n0,0,0,0,0' | 1 | the columns t_s, starter, fuel, n2_pct, egt_c are missing; expected a header line with t_s, starter, fuel and the type's columns
+            '0,1,2,3,4\\n0,0,0,0,0' | 1 | the columns t_s, starter, fuel, n2_pct, egt_c are missing; expected a \
+            header line with t_s, starter, fuel and the type's columns
             't_s,egt_c,starter,fuel\\n0,15,0,0' | 1 | the column n2_pct is missing for a Havern 2M
             't_s,n2_pct,starter,fuel\\n0,15,0,0' | 1 | the column egt_c is missing for a Havern 2M
             't_s,t_s,n2_pct,egt_c,starter,fuel\\n0,0,0,15,0,0' | 1 | the column t_s is there twice
@@ -58,18 +59,23 @@ class TraceReaderTest {
             'HEADER\\n0,0,,0,0' | 2 | the first row has no reading of egt_c, which is required
             'HEADER\\n0,0,15,,0' | 2 | the first row does not tell starter, which is required
             'HEADER\\nROW\\n# late comment' | 3 | a row of 1 cells; the header has 5
-            'HEADER\\n0,0,15,0,0\\n9936000,0,15,0,0' | 3 | t_s is 9936000, more than 6 h after the first row; cut it into one file for each start
-            'HEADER\\n100,0,15,0,0\\n21700.1,0,15,0,0' | 3 | t_s is 21700.1, more than 6 h after the first row; cut it into one file for each start
+            'HEADER\\n0,0,15,0,0\\n9936000,0,15,0,0' | 3 | t_s is 9936000, more than 6 h after the first row; cut \
+            it into one file for each start
+            'HEADER\\n100,0,15,0,0\\n21700.1,0,15,0,0' | 3 | t_s is 21700.1, more than 6 h after the first row; \
+            cut it into one file for each start
             'HEADER\\nROW\\n"0.1,0,15,0,0' | 3 | a quoted cell is not closed properly
             """)
     void whatCannotBeUsedIsRefusedWithItsLine(String text, int line, String said) {
         String real = text.replace("HEADER", HEADER).replace("ROW", ROW).replace("\\n", "\n");
-        assertThatThrownBy(() -> samples(real)).isInstanceOf(InvalidTrace.class).hasMessage((line == 0 ? "a.csv: " : "a.csv:" + line + ": ") + said);
+        assertThatThrownBy(() -> samples(real))
+                .isInstanceOf(InvalidTrace.class)
+                .hasMessage((line == 0 ? "a.csv: " : "a.csv:" + line + ": ") + said);
     }
 
     @Test
     void bytesThatAreNoTextAreRefused() {
-        assertThatThrownBy(() -> read(new byte[] {'t', '\n', (byte) 0xff, (byte) 0xfe, 0})).hasMessage("a.csv:2: not UTF-8 text; expected CSV");
+        assertThatThrownBy(() -> read(new byte[] {'t', '\n', (byte) 0xff, (byte) 0xfe, 0}))
+                .hasMessage("a.csv:2: not UTF-8 text; expected CSV");
     }
 
     @Test
@@ -79,19 +85,25 @@ class TraceReaderTest {
 
     @Test
     void columnsRowsAndCellsAreBounded() {
-        assertThatThrownBy(() -> samples(HEADER + ",x".repeat(196) + "\n")).hasMessage("a.csv:1: a header of 201 columns; a trace has at most 200");
-        assertThatThrownBy(() -> samples(HEADER + ",note\n" + ROW + "," + "n".repeat(1001) + "\n")).hasMessageStartingWith("a.csv:2: a cell of 1001 characters, 'nnn");
+        assertThatThrownBy(() -> samples(HEADER + ",x".repeat(196) + "\n"))
+                .hasMessage("a.csv:1: a header of 201 columns; a trace has at most 200");
+        assertThatThrownBy(() -> samples(HEADER + ",note\n" + ROW + "," + "n".repeat(1001) + "\n"))
+                .hasMessageStartingWith("a.csv:2: a cell of 1001 characters, 'nnn");
         StringBuilder rows = new StringBuilder(HEADER).append('\n');
         for (int i = 0; i <= 400_000; i++) {
             rows.append(i / 50.0).append(",0,15,0,0\n");
         }
-        assertThatThrownBy(() -> samples(rows.toString())).hasMessage("a.csv:400002: more than 400000 rows; cut it into one file for each start");
-        assertThat(samples(rows.substring(0, rows.lastIndexOf("\n", rows.length() - 2) + 1))).hasSize(400_000);
+        assertThatThrownBy(() -> samples(rows.toString()))
+                .hasMessage("a.csv:400002: more than 400000 rows; cut it into one file for each start");
+        assertThat(samples(rows.substring(0, rows.lastIndexOf("\n", rows.length() - 2) + 1)))
+                .hasSize(400_000);
     }
 
     @Test
     void aByteOrderMarkOtherLineEndsBlankLinesAndUnknownColumnsAreFine() {
-        List<Sample> samples = samples("\uFEFF# type: HAVERN-2M\r\n#\r\n\r\nT_S, note ,n2_pct,egt_c,starter,fuel\r\n0,\"a, b\",0,15,0,0\r\n\r\n0.1,,1.5,15.5,1,0\r\n");
+        List<Sample> samples = samples(
+                "\uFEFF# type: HAVERN-2M\r\n#\r\n\r\nT_S, note ,n2_pct,egt_c,starter,fuel\r\n0,\"a, b\",0,15,0,0\r\n"
+                        + "\r\n0.1,,1.5,15.5,1,0\r\n");
         assertThat(samples).hasSize(2);
         assertThat(samples.get(1)).satisfies(sample -> {
             assertThat(sample.at_us()).isEqualTo(100_000);
@@ -112,22 +124,40 @@ class TraceReaderTest {
 
     @Test
     void theTypeComesFromAComment() throws IOException {
-        TraceReader reader = TraceReader.of("a.csv", new ByteArrayInputStream(("# made up\n# Type:  lomvi-t1 \n" + HEADER).getBytes(StandardCharsets.UTF_8)));
+        TraceReader reader = TraceReader.of(
+                "a.csv",
+                new ByteArrayInputStream(
+                        ("# made up\n# Type:  lomvi-t1 \n" + HEADER).getBytes(StandardCharsets.UTF_8)));
         assertThat(reader.type()).contains("lomvi-t1");
         assertThat(reader.typeLine()).isEqualTo(2);
     }
 
     @Test
     void withoutATypeOrWithAnUnknownOneNothingIsJudged() {
-        assertThatThrownBy(() -> TraceAnalysis.of("a.csv", new ByteArrayInputStream((HEADER + "\n" + ROW).getBytes(StandardCharsets.UTF_8)), null, 0))
-                .hasMessageStartingWith("a.csv: no type; give --type or a comment line '# type: ...' before the header, one of HAVERN-2M");
-        assertThatThrownBy(() -> TraceAnalysis.of("a.csv", new ByteArrayInputStream(("#\n# type: X9\n" + HEADER).getBytes(StandardCharsets.UTF_8)), null, 0))
-                .hasMessage("a.csv:2: there is no type 'X9'; it is one of HAVERN-2M, HAVERN-2A, HAVERN-4, LOMVI-T1, LOMVI-T2, TEISTA-B2");
+        assertThatThrownBy(() -> TraceAnalysis.of(
+                        "a.csv",
+                        new ByteArrayInputStream((HEADER + "\n" + ROW).getBytes(StandardCharsets.UTF_8)),
+                        null,
+                        0))
+                .hasMessageStartingWith(
+                        "a.csv: no type; give --type or a comment line '# type: ...' before the header, one of "
+                                + "HAVERN-2M");
+        assertThatThrownBy(() -> TraceAnalysis.of(
+                        "a.csv",
+                        new ByteArrayInputStream(("#\n# type: X9\n" + HEADER).getBytes(StandardCharsets.UTF_8)),
+                        null,
+                        0))
+                .hasMessage("a.csv:2: there is no type 'X9'; it is one of HAVERN-2M, HAVERN-2A, HAVERN-4, LOMVI-T1, "
+                        + "LOMVI-T2, TEISTA-B2");
     }
 
     @Test
     void aStarterThatIsOnInTheFirstRowIsToldAndNotJudged() throws IOException {
-        TraceAnalysis analysis = TraceAnalysis.of("a.csv", new ByteArrayInputStream((HEADER + "\n0,9,15,1,0\n0.1,9,15,1,0").getBytes(StandardCharsets.UTF_8)), "HAVERN-2M", 0);
+        TraceAnalysis analysis = TraceAnalysis.of(
+                "a.csv",
+                new ByteArrayInputStream((HEADER + "\n0,9,15,1,0\n0.1,9,15,1,0").getBytes(StandardCharsets.UTF_8)),
+                "HAVERN-2M",
+                0);
         assertThat(analysis.starterOnAtFirst()).isTrue();
         assertThat(analysis.attempts()).isEmpty();
     }

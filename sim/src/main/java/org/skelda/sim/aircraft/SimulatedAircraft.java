@@ -15,8 +15,8 @@ import org.skelda.sim.Surroundings;
 import org.skelda.sim.start.SimulatedEngine;
 
 /**
- * The engines of one simulated aircraft under somebody's hands. Deterministic: the same beginning and the same moves at the same times
- * give the same readings, so that it can be built again from what is on record of its controls.
+ * The engines of one simulated aircraft under somebody's hands. Deterministic: the same beginning and the same moves at
+ * the same times give the same readings, so that it can be built again from what is on record of its controls.
  *
  * <p>Times are microseconds since 1970. One thread.
  */
@@ -43,8 +43,8 @@ public final class SimulatedAircraft {
     }
 
     /**
-     * A control is moved at a time. Air and packs, or ground power and loads, are the aircraft's; a failure comes true at the next press
-     * of a starter while nothing burns.
+     * A control is moved at a time. Air and packs, or ground power and loads, are the aircraft's; a failure comes true
+     * at the next press of a starter while nothing burns.
      *
      * @param at_us not before the move before it
      */
@@ -114,7 +114,8 @@ public final class SimulatedAircraft {
                 case IGNITION -> ignition = move.on();
                 case FUEL -> fuel = move.on();
                 case SECOND_MEANS -> secondMeans = move.on();
-                case AIR, PACKS, GROUND_POWER, WHAT_GOES_WRONG -> throw new IllegalArgumentException(move.control() + " is not an engine's");
+                case AIR, PACKS, GROUND_POWER, WHAT_GOES_WRONG ->
+                    throw new IllegalArgumentException(move.control() + " is not an engine's");
             }
         }
 
@@ -131,7 +132,9 @@ public final class SimulatedAircraft {
         /** A starter that dropped out at its speed is let go for a moment before it is pressed again. */
         private Controls controls() {
             boolean sparks = profile.drive().ignition() == StartProfile.Ignition.WITH_FUEL_LEVER ? fuel : ignition;
-            Controls own = shared.withStarter(starter && !pressedAgain).withIgnition(sparks).withFuel(fuel);
+            Controls own = shared.withStarter(starter && !pressedAgain)
+                    .withIgnition(sparks)
+                    .withFuel(fuel);
             return secondMeans ? own.withSecondMeans() : own;
         }
 
@@ -139,7 +142,11 @@ public final class SimulatedAircraft {
         private void takeOn(@Nullable Failure failure) {
             SimulatedEngine before = engine;
             begin_us += before.at_us();
-            engine = new SimulatedEngine(profile, surroundings, failure == null ? EnumSet.noneOf(Failure.class) : EnumSet.of(failure), seed + begin_us);
+            engine = new SimulatedEngine(
+                    profile,
+                    surroundings,
+                    failure == null ? EnumSet.noneOf(Failure.class) : EnumSet.of(failure),
+                    seed + begin_us);
             engine.goOnFrom(before);
             failing = failure;
         }

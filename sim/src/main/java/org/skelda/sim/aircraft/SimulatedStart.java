@@ -11,8 +11,8 @@ import org.skelda.sim.Surroundings;
 import org.skelda.sim.start.SimulatedEngine;
 
 /**
- * One start by a scripted crew: starter after two seconds, ignition as the type has it, fuel at a start spool, no hand moved after
- * that but what is asked for. Deterministic.
+ * One start by a scripted crew: starter after two seconds, ignition as the type has it, fuel at a start spool, no hand
+ * moved after that but what is asked for. Deterministic.
  *
  * @param profile of the type
  * @param surroundings where and in what weather
@@ -23,10 +23,18 @@ import org.skelda.sim.start.SimulatedEngine;
  * @param packsOn whether packs or heavy loads were left on
  * @param groundPower whether ground power feeds an electric start
  */
-public record SimulatedStart(StartProfile profile, Surroundings surroundings, Set<Failure> failures, long seed, double fuelAt_pct,
-        double cutAfterLight_s, boolean packsOn, boolean groundPower) {
+public record SimulatedStart(
+        StartProfile profile,
+        Surroundings surroundings,
+        Set<Failure> failures,
+        long seed,
+        double fuelAt_pct,
+        double cutAfterLight_s,
+        boolean packsOn,
+        boolean groundPower) {
     /** Seconds before the starter. */
     public static final double LEAD_IN_s = 2;
+
     private static final int STEPS_PER_SAMPLE = 5;
     private static final double US_PER_S = 1e6;
 
@@ -36,7 +44,15 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
 
     /** A good start on a standard day. */
     public static SimulatedStart of(StartProfile profile) {
-        return new SimulatedStart(profile, Surroundings.standard(), Set.of(), 1, profile.fuel().preferred_pct(), Double.POSITIVE_INFINITY, false, false);
+        return new SimulatedStart(
+                profile,
+                Surroundings.standard(),
+                Set.of(),
+                1,
+                profile.fuel().preferred_pct(),
+                Double.POSITIVE_INFINITY,
+                false,
+                false);
     }
 
     public SimulatedStart in(Surroundings other) {
@@ -44,7 +60,8 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
     }
 
     public SimulatedStart with(Failure... wrong) {
-        return new SimulatedStart(profile, surroundings, Set.of(wrong), seed, fuelAt_pct, cutAfterLight_s, packsOn, groundPower);
+        return new SimulatedStart(
+                profile, surroundings, Set.of(wrong), seed, fuelAt_pct, cutAfterLight_s, packsOn, groundPower);
     }
 
     public SimulatedStart fuelAt(double pct) {
@@ -56,7 +73,8 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
     }
 
     public SimulatedStart packsLeftOn() {
-        return new SimulatedStart(profile, surroundings, failures, seed, fuelAt_pct, cutAfterLight_s, true, groundPower);
+        return new SimulatedStart(
+                profile, surroundings, failures, seed, fuelAt_pct, cutAfterLight_s, true, groundPower);
     }
 
     public SimulatedStart onGroundPower() {
@@ -64,7 +82,8 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
     }
 
     public SimulatedStart seed(long other) {
-        return new SimulatedStart(profile, surroundings, failures, other, fuelAt_pct, cutAfterLight_s, packsOn, groundPower);
+        return new SimulatedStart(
+                profile, surroundings, failures, other, fuelAt_pct, cutAfterLight_s, packsOn, groundPower);
     }
 
     /** Samples ten times a second for a time (s) after the starter. */
@@ -92,8 +111,12 @@ public record SimulatedStart(StartProfile profile, Surroundings surroundings, Se
 
     private Controls moved(Controls controls, SimulatedEngine engine, double t, double lit_s) {
         boolean early = profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER;
-        boolean starter = t >= LEAD_IN_s && !(profile.starter().byHand() && engine.spool_pct() >= profile.starter().cutOut_pct());
+        boolean starter = t >= LEAD_IN_s
+                && !(profile.starter().byHand()
+                        && engine.spool_pct() >= profile.starter().cutOut_pct());
         boolean fuel = (controls.fuel() || starter && engine.spool_pct() >= fuelAt_pct) && t < lit_s + cutAfterLight_s;
-        return controls.withStarter(starter).withFuel(fuel).withIgnition(early ? t >= LEAD_IN_s - 1 && t < lit_s + cutAfterLight_s : fuel);
+        return controls.withStarter(starter)
+                .withFuel(fuel)
+                .withIgnition(early ? t >= LEAD_IN_s - 1 && t < lit_s + cutAfterLight_s : fuel);
     }
 }

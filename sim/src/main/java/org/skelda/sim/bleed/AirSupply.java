@@ -7,11 +7,11 @@ import org.skelda.sim.Failure;
 import org.skelda.sim.Surroundings;
 
 /**
- * Air from the APU at the starter valve. Static pressure falls with the pressure of the air around and with heat; packs take their
- * share; a starter that swallows air lowers it, the less the faster it turns.
+ * Air from the APU at the starter valve. Static pressure falls with the pressure of the air around and with heat; packs
+ * take their share; a starter that swallows air lowers it, the less the faster it turns.
  *
- * <p>p = p0 (0.35 + 0.65 delta) (1 - 0.0012 (OAT - 15)) (1 - packs) (1 - swallow (1 - N / Nfree)). p0 is what the type needs before
- * the starter, and a sixth more.
+ * <p>p = p0 (0.35 + 0.65 delta) (1 - 0.0012 (OAT - 15)) (1 - packs) (1 - swallow (1 - N / Nfree)). p0 is what the type
+ * needs before the starter, and a sixth more.
  */
 public final class AirSupply {
     private static final double SPARE = 1.16;
@@ -29,7 +29,8 @@ public final class AirSupply {
 
     public AirSupply(StartProfile profile, Surroundings surroundings, Set<Failure> failures) {
         rated_kpa = profile.supply().beforeStarter() * SPARE * (failures.contains(Failure.WEAK_AIR) ? WEAK : 1);
-        around = (1 - BY_DELTA + BY_DELTA * surroundings.delta()) * (1 - PER_DEGREE * (surroundings.oat_c() - STANDARD_degC));
+        around = (1 - BY_DELTA + BY_DELTA * surroundings.delta())
+                * (1 - PER_DEGREE * (surroundings.oat_c() - STANDARD_degC));
     }
 
     /**
@@ -41,7 +42,12 @@ public final class AirSupply {
      * @return duct pressure (kPa gauge)
      */
     public double step(Controls controls, boolean engaged, double part, double dt_s) {
-        double target = !controls.air() ? 0 : rated_kpa * around * (controls.packsOn() ? 1 - PACKS_TAKE : 1) * (engaged ? 1 - SWALLOW * Math.max(0, 1 - part) : 1);
+        double target = !controls.air()
+                ? 0
+                : rated_kpa
+                        * around
+                        * (controls.packsOn() ? 1 - PACKS_TAKE : 1)
+                        * (engaged ? 1 - SWALLOW * Math.max(0, 1 - part) : 1);
         duct_kpa += (target - duct_kpa) * Math.min(1, dt_s / LAG_s);
         return duct_kpa;
     }

@@ -7,9 +7,9 @@ import org.skelda.sim.Surroundings;
 /**
  * A battery or ground power behind a resistance, and a motor whose current falls as it turns.
  *
- * <p>I = (E - k N) / (Rs + Rm), V = E - I Rs. E is open-circuit volts or ground power's; Rs the battery's resistance by temperature,
- * or ground power's; Rm the motor's and its cable's, chosen so that a new battery at 25 degC gives the type's current at standstill;
- * k N the motor's own volts against it.
+ * <p>I = (E - k N) / (Rs + Rm), V = E - I Rs. E is open-circuit volts or ground power's; Rs the battery's resistance by
+ * temperature, or ground power's; Rm the motor's and its cable's, chosen so that a new battery at 25 degC gives the
+ * type's current at standstill; k N the motor's own volts against it.
  */
 public final class PowerSupply {
     private static final double GROUND_v = 28.2;
@@ -46,7 +46,8 @@ public final class PowerSupply {
      * @param dt_s step (s)
      */
     public void step(Controls controls, boolean engaged, double part, double dt_s) {
-        double open = controls.groundPower() ? GROUND_v : battery.full_v() - OPEN_PER_CHARGE_v * (FULL_pct - charge_pct);
+        double open =
+                controls.groundPower() ? GROUND_v : battery.full_v() - OPEN_PER_CHARGE_v * (FULL_pct - charge_pct);
         double source = controls.groundPower() ? GROUND_mohm : battery_mohm;
         motor_a = engaged ? Math.max(0, (open - part * battery.full_v()) / (source + motor_mohm) * 1000) : 0;
         current_a = motor_a + (controls.packsOn() ? HEAVY_LOADS_a : LOADS_a);
@@ -59,10 +60,14 @@ public final class PowerSupply {
     }
 
     /** Volts at the bus. */
-    public double bus_v() { return bus_v; }
+    public double bus_v() {
+        return bus_v;
+    }
 
     /** Current drawn, A. */
-    public double current_a() { return current_a; }
+    public double current_a() {
+        return current_a;
+    }
 
     /** What turns the motor against what a new battery gives at standstill, 0 and up. */
     public double torque() {

@@ -9,12 +9,12 @@ import org.skelda.sim.Surroundings;
 /**
  * Fuel, flame and temperature.
  *
- * <p>Light-off needs ignition, flow and some turning for a moment. Fuel that does not burn collects, and burns with the rest once it
- * lights: a late light is a hot one. The gas strives for OAT + K f / (c + sigma n w), f the burning fuel against light-off flow, n the
- * spool against idle, w what wind from behind leaves of the flow; the sensor follows with a lag. K and c are such that a good start
- * peaks at 0.83 of the lowest start limit and idles in the middle of the type's band. Without flame it cools, the faster the more air
- * passes, to what the metal gives off: that heats with the flame and cools slowly, so that a hot engine shows its heat again as it runs
- * down, and is cooled by turning it.
+ * <p>Light-off needs ignition, flow and some turning for a moment. Fuel that does not burn collects, and burns with the
+ * rest once it lights: a late light is a hot one. The gas strives for OAT + K f / (c + sigma n w), f the burning fuel
+ * against light-off flow, n the spool against idle, w what wind from behind leaves of the flow; the sensor follows with
+ * a lag. K and c are such that a good start peaks at 0.83 of the lowest start limit and idles in the middle of the
+ * type's band. Without flame it cools, the faster the more air passes, to what the metal gives off: that heats with the
+ * flame and cools slowly, so that a hot engine shows its heat again as it runs down, and is cooled by turning it.
  */
 final class Combustion {
     private static final double PEAK_PART = 0.83;
@@ -59,7 +59,12 @@ final class Combustion {
     private double temperature_c;
     private double metal_c;
 
-    Combustion(StartProfile profile, Surroundings surroundings, Set<Failure> failures, double motoring, double fuelAtIdle) {
+    Combustion(
+            StartProfile profile,
+            Surroundings surroundings,
+            Set<Failure> failures,
+            double motoring,
+            double fuelAtIdle) {
         this.profile = profile;
         this.surroundings = surroundings;
         this.failures = failures;
@@ -93,7 +98,8 @@ final class Combustion {
      */
     void step(Controls controls, double metered, double n, double dt_s) {
         opened |= controls.fuel();
-        boolean open = (controls.fuel() || opened && failures.contains(Failure.LEVER_INEFFECTIVE)) && !controls.secondMeans();
+        boolean open =
+                (controls.fuel() || opened && failures.contains(Failure.LEVER_INEFFECTIVE)) && !controls.secondMeans();
         fuel += ((open ? metered : 0) - fuel) * Math.min(1, dt_s / FUEL_LAG_s);
         light(controls, n, dt_s);
         burn(dt_s);
@@ -101,7 +107,10 @@ final class Combustion {
     }
 
     private void light(Controls controls, double n, double dt_s) {
-        boolean may = controls.ignition() && !failures.contains(Failure.NO_LIGHT_OFF) && fuel > FLOW_TO_LIGHT && n > TURNING_TO_LIGHT;
+        boolean may = controls.ignition()
+                && !failures.contains(Failure.NO_LIGHT_OFF)
+                && fuel > FLOW_TO_LIGHT
+                && n > TURNING_TO_LIGHT;
         sparking_s = may ? sparking_s + dt_s : 0;
         lit = lit ? fuel > OUT : sparking_s >= LIGHTS_AFTER_s;
         litFor_s = lit ? litFor_s + dt_s : litFor_s;
@@ -149,15 +158,23 @@ final class Combustion {
         metal_c += (oat_c - metal_c) * dt_s * (METAL_COOLS_STILL_per_s + METAL_COOLS_TURNING_per_s * air);
     }
 
-    boolean isLit() { return lit; }
+    boolean isLit() {
+        return lit;
+    }
 
     /** How long it has burnt, s. */
-    double litFor_s() { return litFor_s; }
+    double litFor_s() {
+        return litFor_s;
+    }
 
     /** Burning fuel against light-off flow, for the turbine: no more than what the flame can use. */
-    double push() { return lit ? Math.min(burning, fuel * 1.15) : 0; }
+    double push() {
+        return lit ? Math.min(burning, fuel * 1.15) : 0;
+    }
 
-    double temperature_c() { return temperature_c; }
+    double temperature_c() {
+        return temperature_c;
+    }
 
     double flow_kgph() {
         return fuel * (profile.fuel().normalFrom_kgph() + profile.fuel().normalTo_kgph()) / 2;

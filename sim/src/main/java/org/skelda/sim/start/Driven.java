@@ -6,8 +6,8 @@ import org.skelda.sim.Failure;
 import org.skelda.sim.Surroundings;
 
 /**
- * What the spool drives along: fan or propeller, and the oil pump. Wind from behind holds the fan back, or turns it backwards, until
- * the spool's flow is stronger. Cold oil is thick: its pressure is higher and comes later.
+ * What the spool drives along: fan or propeller, and the oil pump. Wind from behind holds the fan back, or turns it
+ * backwards, until the spool's flow is stronger. Cold oil is thick: its pressure is higher and comes later.
  */
 final class Driven {
     private static final double FAN_AT_IDLE_pct = 21;
@@ -62,7 +62,11 @@ final class Driven {
     }
 
     /** N1 (%) or propeller speed (rpm); below zero when it turns backwards. */
-    double fan() { return fan; }
+    double fan() {
+        return fan;
+    }
 
-    double oil_kpa() { return oil_kpa; }
+    double oil_kpa() {
+        return oil_kpa;
+    }
 }

@@ -15,12 +15,14 @@ import org.skelda.sim.electrics.BatteryState;
 import org.skelda.sim.electrics.PowerSupply;
 
 /**
- * One engine with what turns it. It steps 50 times a second and is deterministic: the same seed, surroundings, failures and controls
- * give the same readings, to the last digit. The step never depends on when a reading is taken. One thread.
+ * One engine with what turns it. It steps 50 times a second and is deterministic: the same seed, surroundings, failures
+ * and controls give the same readings, to the last digit. The step never depends on when a reading is taken. One
+ * thread.
  */
 public final class SimulatedEngine {
     /** Length of a step (us). */
     public static final long STEP_us = 20_000;
+
     private static final double DT_s = STEP_us / 1e6;
     private static final double AHEAD_OF_IDLE = 0.06;
     private static final double OVER_IDLE_FUEL = 1.15;
@@ -57,11 +59,17 @@ public final class SimulatedEngine {
      * @param seed of its sensors' noise
      */
     public SimulatedEngine(StartProfile profile, Surroundings surroundings, Set<Failure> failures, long seed) {
-        this(profile, surroundings, failures, failures.contains(Failure.WEAK_BATTERY) ? BatteryState.weak() : BatteryState.good(), seed);
+        this(
+                profile,
+                surroundings,
+                failures,
+                failures.contains(Failure.WEAK_BATTERY) ? BatteryState.weak() : BatteryState.good(),
+                seed);
     }
 
     /** An engine at rest, with a battery of its own; it counts in an electric start only. */
-    public SimulatedEngine(StartProfile profile, Surroundings surroundings, Set<Failure> failures, BatteryState state, long seed) {
+    public SimulatedEngine(
+            StartProfile profile, Surroundings surroundings, Set<Failure> failures, BatteryState state, long seed) {
         this.profile = profile;
         this.failures = Set.copyOf(failures);
         this.surroundings = surroundings;
@@ -106,7 +114,9 @@ public final class SimulatedEngine {
         if (!controls.starter()) {
             reachedCutOut = false;
         }
-        reachedCutOut |= engaged && !profile.starter().byHand() && spool.pct() >= profile.starter().cutOut_pct();
+        reachedCutOut |= engaged
+                && !profile.starter().byHand()
+                && spool.pct() >= profile.starter().cutOut_pct();
         boolean wanted = controls.starter() && !reachedCutOut;
         // A starter on air that sticks lets go once its air is taken away.
         boolean driven = power != null || controls.air();
@@ -124,7 +134,9 @@ public final class SimulatedEngine {
         return engaged ? duct_kpa / profile.supply().crankingAt(0, surroundings.elevation_ft()) : 0;
     }
 
-    /** Fuel that the control meters by speed, against light-off flow: rising to idle, and as much as idle needs there. */
+    /**
+     * Fuel that the control meters by speed, against light-off flow: rising to idle, and as much as idle needs there.
+     */
     private double metered() {
         double n = spool.part();
         double idle = spool.fuelAtIdle();
@@ -140,7 +152,9 @@ public final class SimulatedEngine {
     /** What the sensors say now; empty while the feed is lost. */
     public Optional<Sample> sample() {
         double lit_s = combustion.litFor_s();
-        if (lit_s > LOST_AFTER_s && (failures.contains(Failure.FEED_LOST) || failures.contains(Failure.FEED_INTERRUPTED) && lit_s < BACK_AFTER_s)) {
+        if (lit_s > LOST_AFTER_s
+                && (failures.contains(Failure.FEED_LOST)
+                        || failures.contains(Failure.FEED_INTERRUPTED) && lit_s < BACK_AFTER_s)) {
             return Optional.empty();
         }
         double temperature = combustion.temperature_c() + gauss(1.2);
@@ -149,10 +163,18 @@ public final class SimulatedEngine {
             temperature = frozen_c;
         }
         boolean jet = profile.drive().engine() == StartProfile.Engine.JET;
-        return Optional.of(new Sample(at_us, rounded(spool.pct() + gauss(0.03), 2), rounded(driven.fan() + gauss(jet ? 0.02 : 1), jet ? 2 : 0),
-                rounded(temperature, 1), rounded(Math.max(0, combustion.flow_kgph() + gauss(0.5)), 1), rounded(Math.max(0, driven.oil_kpa() + gauss(0.8)), 1),
-                power == null ? rounded(duct_kpa + gauss(0.7), 1) : Double.NaN, power == null ? Double.NaN : rounded(power.bus_v() + gauss(0.03), 2),
-                power == null ? Double.NaN : rounded(power.current_a() + gauss(2), 0), told(engaged), told(controls.fuel()),
+        return Optional.of(new Sample(
+                at_us,
+                rounded(spool.pct() + gauss(0.03), 2),
+                rounded(driven.fan() + gauss(jet ? 0.02 : 1), jet ? 2 : 0),
+                rounded(temperature, 1),
+                rounded(Math.max(0, combustion.flow_kgph() + gauss(0.5)), 1),
+                rounded(Math.max(0, driven.oil_kpa() + gauss(0.8)), 1),
+                power == null ? rounded(duct_kpa + gauss(0.7), 1) : Double.NaN,
+                power == null ? Double.NaN : rounded(power.bus_v() + gauss(0.03), 2),
+                power == null ? Double.NaN : rounded(power.current_a() + gauss(2), 0),
+                told(engaged),
+                told(controls.fuel()),
                 told(controls.ignition())));
     }
 
@@ -170,14 +192,22 @@ public final class SimulatedEngine {
     }
 
     /** Time since the engine was made (us). */
-    public long at_us() { return at_us; }
+    public long at_us() {
+        return at_us;
+    }
 
     /** Start spool (%), as it is and not as a sensor says. */
-    public double spool_pct() { return spool.pct(); }
+    public double spool_pct() {
+        return spool.pct();
+    }
 
     /** Temperature (degC), as it is. */
-    public double temperature_c() { return combustion.temperature_c(); }
+    public double temperature_c() {
+        return combustion.temperature_c();
+    }
 
     /** Whether the flame burns. */
-    public boolean isLit() { return combustion.isLit(); }
+    public boolean isLit() {
+        return combustion.isLit();
+    }
 }

@@ -5,9 +5,10 @@ import org.skelda.core.start.StartProfile;
 /**
  * The spool that the starter turns, by balance of torque: starter, drag that rises with speed, turbine once it burns.
  *
- * <p>With n = N / N idle: dn/dt = S s (1 - n / nf) - (a n + b n n) + T f, where s is the supply against what the type needs, f the
- * burning fuel against light-off flow, nf the starter's free speed. S is such that the starter alone settles three tenths above the
- * preferred speed for fuel; thin air takes a little more from T than from the drag. T is such that idle is reached in about two thirds of the time the type allows.
+ * <p>With n = N / N idle: dn/dt = S s (1 - n / nf) - (a n + b n n) + T f, where s is the supply against what the type
+ * needs, f the burning fuel against light-off flow, nf the starter's free speed. S is such that the starter alone
+ * settles three tenths above the preferred speed for fuel; thin air takes a little more from T than from the drag. T is
+ * such that idle is reached in about two thirds of the time the type allows.
  */
 final class Spool {
     private static final double FREE_OVER_CUT_OUT = 1.55;
@@ -62,19 +63,29 @@ final class Spool {
     }
 
     /** Speed against idle. */
-    double part() { return n; }
+    double part() {
+        return n;
+    }
 
     /** Speed (%). */
-    double pct() { return n * profile.idle().speed_pct(); }
+    double pct() {
+        return n * profile.idle().speed_pct();
+    }
 
     /** Speed against the starter's free speed. */
-    double partOfFree() { return Math.min(1, n / free); }
+    double partOfFree() {
+        return Math.min(1, n / free);
+    }
 
     /** Speed against idle that the starter alone reaches on a good supply. */
-    double motoring() { return motoring; }
+    double motoring() {
+        return motoring;
+    }
 
     /** Fuel against light-off flow that holds idle. */
-    double fuelAtIdle() { return fuelAt(1); }
+    double fuelAtIdle() {
+        return fuelAt(1);
+    }
 
     /** Fuel against light-off flow that holds a speed (against idle) without the starter. */
     double fuelAt(double speed) {

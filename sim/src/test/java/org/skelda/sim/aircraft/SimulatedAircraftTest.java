@@ -23,14 +23,16 @@ class SimulatedAircraftTest {
 
     private record Move(double at_s, String control, String position) {}
 
-    private static List<Sample> flown(StartProfile profile, int engines, int engine, List<Move> moves, double until_s, double tick_s) {
+    private static List<Sample> flown(
+            StartProfile profile, int engines, int engine, List<Move> moves, double until_s, double tick_s) {
         SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), engines, 5, BEGIN_us);
         List<Sample> samples = new ArrayList<>();
         int next = 0;
         for (int tick = 0; tick * tick_s <= until_s; tick++) {
             while (next < moves.size() && moves.get(next).at_s() <= tick * tick_s) {
                 Move move = moves.get(next++);
-                aircraft.move(ControlMove.parse(move.control(), move.position()), BEGIN_us + Math.round(move.at_s() * 1e6));
+                aircraft.move(
+                        ControlMove.parse(move.control(), move.position()), BEGIN_us + Math.round(move.at_s() * 1e6));
             }
             aircraft.advanceTo(BEGIN_us + Math.round(tick * tick_s * 1e6));
             aircraft.sample(engine).ifPresent(samples::add);
@@ -46,30 +48,49 @@ class SimulatedAircraftTest {
 
     @Test
     void eachEngineIsStartedByItsOwnControls() {
-        List<Move> moves = List.of(new Move(1, "air", "on"), new Move(4, "engine-2/starter", "on"), new Move(26, "engine-2/fuel", "on"));
-        assertThat(judged(JET, flown(JET, 2, 2, moves, 90, 0.1))).singleElement().satisfies(attempt -> assertThat(attempt.outcome().code()).isEqualTo("NORMAL"));
+        List<Move> moves = List.of(
+                new Move(1, "air", "on"), new Move(4, "engine-2/starter", "on"), new Move(26, "engine-2/fuel", "on"));
+        assertThat(judged(JET, flown(JET, 2, 2, moves, 90, 0.1)))
+                .singleElement()
+                .satisfies(attempt -> assertThat(attempt.outcome().code()).isEqualTo("NORMAL"));
         assertThat(judged(JET, flown(JET, 2, 1, moves, 90, 0.1))).isEmpty();
     }
 
     @Test
     void aTurbopropStartsOnItsBatteryWithIgnitionFirst() {
         StartProfile profile = StartProfiles.of("LOMVI-T1");
-        List<Move> moves = List.of(new Move(1, "engine-1/ignition", "on"), new Move(3, "engine-1/starter", "on"), new Move(15, "engine-1/fuel", "on"));
-        assertThat(judged(profile, flown(profile, 1, 1, moves, 60, 0.1))).singleElement()
+        List<Move> moves = List.of(
+                new Move(1, "engine-1/ignition", "on"),
+                new Move(3, "engine-1/starter", "on"),
+                new Move(15, "engine-1/fuel", "on"));
+        assertThat(judged(profile, flown(profile, 1, 1, moves, 60, 0.1)))
+                .singleElement()
                 .satisfies(attempt -> assertThat(attempt.outcome().code()).isEqualTo("NORMAL"));
     }
 
     @Test
     void whatGoesWrongComesTrueAtTheNextStartAndGoesAwayAtTheOneAfter() {
-        List<Move> moves = List.of(new Move(1, "air", "on"), new Move(2, "what-goes-wrong", "no-light-off"), new Move(4, "engine-1/starter", "on"),
-                new Move(26, "engine-1/fuel", "on"), new Move(40, "engine-1/fuel", "off"), new Move(60, "engine-1/starter", "off"),
-                new Move(61, "what-goes-wrong", "nothing"), new Move(150, "engine-1/starter", "on"), new Move(175, "engine-1/fuel", "on"));
-        assertThat(judged(JET, flown(JET, 1, 1, moves, 240, 0.1))).extracting(attempt -> attempt.outcome().code()).containsExactly("NO_LIGHT_OFF", "NORMAL");
+        List<Move> moves = List.of(
+                new Move(1, "air", "on"),
+                new Move(2, "what-goes-wrong", "no-light-off"),
+                new Move(4, "engine-1/starter", "on"),
+                new Move(26, "engine-1/fuel", "on"),
+                new Move(40, "engine-1/fuel", "off"),
+                new Move(60, "engine-1/starter", "off"),
+                new Move(61, "what-goes-wrong", "nothing"),
+                new Move(150, "engine-1/starter", "on"),
+                new Move(175, "engine-1/fuel", "on"));
+        assertThat(judged(JET, flown(JET, 1, 1, moves, 240, 0.1)))
+                .extracting(attempt -> attempt.outcome().code())
+                .containsExactly("NO_LIGHT_OFF", "NORMAL");
     }
 
     @Test
     void builtAgainFromItsMovesItStandsWhereItWas() {
-        List<Move> moves = List.of(new Move(1.01, "air", "on"), new Move(4.333, "engine-2/starter", "on"), new Move(26.07, "engine-2/fuel", "on"));
+        List<Move> moves = List.of(
+                new Move(1.01, "air", "on"),
+                new Move(4.333, "engine-2/starter", "on"),
+                new Move(26.07, "engine-2/fuel", "on"));
         SimulatedAircraft once = new SimulatedAircraft(JET, Surroundings.standard(), 2, 5, BEGIN_us);
         SimulatedAircraft ticked = new SimulatedAircraft(JET, Surroundings.standard(), 2, 5, BEGIN_us);
         for (Move move : moves) {
@@ -83,12 +104,22 @@ class SimulatedAircraftTest {
         for (SimulatedAircraft aircraft : List.of(once, ticked)) {
             aircraft.advanceTo(BEGIN_us + 50_000_000);
         }
-        assertThat(once.sample(2)).isEqualTo(ticked.sample(2)).hasValueSatisfying(sample -> assertThat(sample.spool_pct()).isGreaterThan(20));
+        assertThat(once.sample(2))
+                .isEqualTo(ticked.sample(2))
+                .hasValueSatisfying(sample -> assertThat(sample.spool_pct()).isGreaterThan(20));
         assertThat(once.busy()).isTrue();
     }
 
     @ParameterizedTest
-    @CsvSource({"engine-5/starter, on", "wings, on", "starter, on", "engine-1/air, on", "air, half", "what-goes-wrong, rain", "engine-2/fuel, ON"})
+    @CsvSource({
+        "engine-5/starter, on",
+        "wings, on",
+        "starter, on",
+        "engine-1/air, on",
+        "air, half",
+        "what-goes-wrong, rain",
+        "engine-2/fuel, ON"
+    })
     void aControlOrPositionThatIsNotThereIsRefused(String control, String position) {
         assertThatThrownBy(() -> ControlMove.parse(control, position)).isInstanceOf(IllegalArgumentException.class);
     }

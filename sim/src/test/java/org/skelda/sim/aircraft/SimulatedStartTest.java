@@ -35,7 +35,8 @@ class SimulatedStartTest {
     private static final StartProfile TURBOPROP = StartProfiles.of("LOMVI-T1");
 
     private static AttemptReport judged(SimulatedStart start) {
-        StartMonitor monitor = new StartMonitor(start.profile(), start.surroundings().elevation_ft());
+        StartMonitor monitor =
+                new StartMonitor(start.profile(), start.surroundings().elevation_ft());
         start.samples(LASTS_s).forEach(monitor::accept);
         return monitor.attempts().getFirst();
     }
@@ -46,22 +47,41 @@ class SimulatedStartTest {
         Random lot = new Random(11);
         StartProfile profile = StartProfiles.of(type);
         for (int i = 0; i < 40; i++) {
-            Surroundings day = new Surroundings(-25 + 63 * lot.nextDouble(), 4900 * lot.nextDouble(), 10 * lot.nextDouble());
+            Surroundings day =
+                    new Surroundings(-25 + 63 * lot.nextDouble(), 4900 * lot.nextDouble(), 10 * lot.nextDouble());
             AttemptReport report = judged(SimulatedStart.of(profile).in(day).seed(i));
-            assertThat(report.findings()).as("%s, %s", type, day).noneMatch(finding -> finding.action().cuts());
+            assertThat(report.findings())
+                    .as("%s, %s", type, day)
+                    .noneMatch(finding -> finding.action().cuts());
             assertThat(report.outcome().code()).as("%s, %s", type, day).isEqualTo("NORMAL");
         }
     }
 
     static Stream<Arguments> failures() {
-        Map<Failure, FindingId> drawn = new EnumMap<>(Map.of(Failure.NO_LIGHT_OFF, FindingId.NO_LIGHT_OFF, Failure.HOT, FindingId.HOT_START,
-                Failure.RICH_CONTROL, FindingId.FLOW_HIGH, Failure.HUNG, FindingId.HUNG_START, Failure.FAN_SEIZED, FindingId.NO_FAN_ROTATION,
-                Failure.NO_OIL_PRESSURE, FindingId.NO_OIL_PRESSURE, Failure.STARTER_STUCK, FindingId.STARTER_OVERRUN,
-                Failure.LEVER_INEFFECTIVE, FindingId.CUT_NOT_EFFECTIVE, Failure.INTERNAL_FIRE, FindingId.INTERNAL_FIRE));
+        Map<Failure, FindingId> drawn = new EnumMap<>(Map.of(
+                Failure.NO_LIGHT_OFF,
+                FindingId.NO_LIGHT_OFF,
+                Failure.HOT,
+                FindingId.HOT_START,
+                Failure.RICH_CONTROL,
+                FindingId.FLOW_HIGH,
+                Failure.HUNG,
+                FindingId.HUNG_START,
+                Failure.FAN_SEIZED,
+                FindingId.NO_FAN_ROTATION,
+                Failure.NO_OIL_PRESSURE,
+                FindingId.NO_OIL_PRESSURE,
+                Failure.STARTER_STUCK,
+                FindingId.STARTER_OVERRUN,
+                Failure.LEVER_INEFFECTIVE,
+                FindingId.CUT_NOT_EFFECTIVE,
+                Failure.INTERNAL_FIRE,
+                FindingId.INTERNAL_FIRE));
         return Stream.of(JET, TURBOPROP).flatMap(profile -> {
             Map<Failure, FindingId> own = new EnumMap<>(drawn);
             own.put(profile == JET ? Failure.WEAK_AIR : Failure.WEAK_BATTERY, FindingId.LOW_SUPPLY);
-            return own.entrySet().stream().map(entry -> Arguments.of(profile.typeId(), entry.getKey(), entry.getValue()));
+            return own.entrySet().stream()
+                    .map(entry -> Arguments.of(profile.typeId(), entry.getKey(), entry.getValue()));
         });
     }
 
@@ -70,7 +90,9 @@ class SimulatedStartTest {
     void aFailureDrawsItsFinding(String type, Failure failure, FindingId expected) {
         SimulatedStart start = SimulatedStart.of(StartProfiles.of(type)).with(failure);
         boolean needsACut = failure == Failure.LEVER_INEFFECTIVE || failure == Failure.INTERNAL_FIRE;
-        assertThat(judged(needsACut ? start.cutAfterLight(6) : start).findings()).extracting(Finding::id).contains(expected);
+        assertThat(judged(needsACut ? start.cutAfterLight(6) : start).findings())
+                .extracting(Finding::id)
+                .contains(expected);
     }
 
     @Test
@@ -78,8 +100,11 @@ class SimulatedStartTest {
         for (StartProfile profile : List.of(JET, TURBOPROP)) {
             AttemptReport report = judged(SimulatedStart.of(profile).with(Failure.HOT));
             Map<FindingId, Double> at = new EnumMap<>(FindingId.class);
-            report.findings().forEach(finding -> at.put(finding.id(), finding.at().toNanos() / 1e9));
-            assertThat(at.get(FindingId.HOT_START) - at.get(FindingId.HOT_PREDICTED)).as(profile.name()).isGreaterThan(1.5);
+            report.findings()
+                    .forEach(finding -> at.put(finding.id(), finding.at().toNanos() / 1e9));
+            assertThat(at.get(FindingId.HOT_START) - at.get(FindingId.HOT_PREDICTED))
+                    .as(profile.name())
+                    .isGreaterThan(1.5);
         }
     }
 
@@ -87,10 +112,15 @@ class SimulatedStartTest {
     void aLostFeedLeavesTheOutcomeOpenAndAFrozenSensorSaysTheSame() {
         List<Sample> lost = SimulatedStart.of(JET).with(Failure.FEED_LOST).samples(LASTS_s);
         assertThat(lost.getLast().at_us()).isLessThan(30_000_000);
-        List<AttemptReport.DataGap> gaps = judged(SimulatedStart.of(JET).with(Failure.FEED_INTERRUPTED)).gaps();
-        assertThat(gaps).isNotEmpty().allSatisfy(gap -> assertThat(gap.to().minus(gap.from()).toMillis()).isBetween(11_800L, 12_300L));
+        List<AttemptReport.DataGap> gaps =
+                judged(SimulatedStart.of(JET).with(Failure.FEED_INTERRUPTED)).gaps();
+        assertThat(gaps)
+                .isNotEmpty()
+                .allSatisfy(
+                        gap -> assertThat(gap.to().minus(gap.from()).toMillis()).isBetween(11_800L, 12_300L));
         List<Sample> frozen = SimulatedStart.of(JET).with(Failure.SENSOR_FROZEN).samples(60);
-        assertThat(frozen.subList(frozen.size() - 200, frozen.size())).allMatch(sample -> sample.temperature_c() == frozen.getLast().temperature_c());
+        assertThat(frozen.subList(frozen.size() - 200, frozen.size()))
+                .allMatch(sample -> sample.temperature_c() == frozen.getLast().temperature_c());
     }
 
     @Test
@@ -113,7 +143,8 @@ class SimulatedStartTest {
 
     @Test
     void theSecondMeansStopsFuelThatTheLeverDoesNot() {
-        SimulatedEngine engine = new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.LEVER_INEFFECTIVE), 1);
+        SimulatedEngine engine =
+                new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.LEVER_INEFFECTIVE), 1);
         Controls on = Controls.ready().withStarter(true).withIgnition(true);
         run(engine, on, 800);
         run(engine, on.withFuel(true), 400);
@@ -130,10 +161,14 @@ class SimulatedStartTest {
         SimulatedEngine turned = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
         run(still, Controls.ready(), 2000);
         run(turned, Controls.ready().withStarter(true), 2000);
-        assertThat(turned.temperature_c()).isLessThan(still.temperature_c()).isLessThan(JET.fuel().hottestBefore_c());
+        assertThat(turned.temperature_c())
+                .isLessThan(still.temperature_c())
+                .isLessThan(JET.fuel().hottestBefore_c());
     }
 
-    /** What the metal gives off while a hot engine runs down must not read as a fire inside it: that begins at 250 degC. */
+    /**
+     * What the metal gives off while a hot engine runs down must not read as a fire inside it: that begins at 250 degC.
+     */
     @Test
     void heatThatShowsAgainIsNoFire() {
         SimulatedEngine engine = new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.HOT), 1);
@@ -172,21 +207,63 @@ class SimulatedStartTest {
     void heatHeightWindAndEarlyFuelMakeItHotter() {
         for (StartProfile profile : List.of(JET, TURBOPROP)) {
             SimulatedStart good = SimulatedStart.of(profile);
-            rises(Stream.of(-20, 0, 20, 40).map(oat -> good.in(new Surroundings(oat, 0, 0))).toList(), report -> report.peak().value_c(), "peak by heat");
-            rises(Stream.of(0, 3000, 6000).map(ft -> good.in(new Surroundings(15, ft, 0))).toList(), report -> report.peak().value_c(), "peak by height");
-            rises(Stream.of(0, 12, 24).map(kt -> good.in(new Surroundings(15, 0, kt))).toList(), report -> report.peak().value_c(), "peak by wind");
-            rises(Stream.of(1.0, 0.8, 0.6).map(part -> good.fuelAt(profile.fuel().preferred_pct() * part)).toList(), report -> report.peak().value_c(), "peak by early fuel");
-            rises(Stream.of(0, 4000, 8000).map(ft -> good.in(new Surroundings(15, ft, 0))).toList(),
-                    report -> (report.figures().timeToIdle().minus(report.milestones().get(org.skelda.core.start.Milestone.LIGHT_OFF))).toNanos(), "light to idle by height");
+            rises(
+                    Stream.of(-20, 0, 20, 40)
+                            .map(oat -> good.in(new Surroundings(oat, 0, 0)))
+                            .toList(),
+                    report -> report.peak().value_c(),
+                    "peak by heat");
+            rises(
+                    Stream.of(0, 3000, 6000)
+                            .map(ft -> good.in(new Surroundings(15, ft, 0)))
+                            .toList(),
+                    report -> report.peak().value_c(),
+                    "peak by height");
+            rises(
+                    Stream.of(0, 12, 24)
+                            .map(kt -> good.in(new Surroundings(15, 0, kt)))
+                            .toList(),
+                    report -> report.peak().value_c(),
+                    "peak by wind");
+            rises(
+                    Stream.of(1.0, 0.8, 0.6)
+                            .map(part -> good.fuelAt(profile.fuel().preferred_pct() * part))
+                            .toList(),
+                    report -> report.peak().value_c(),
+                    "peak by early fuel");
+            rises(
+                    Stream.of(0, 4000, 8000)
+                            .map(ft -> good.in(new Surroundings(15, ft, 0)))
+                            .toList(),
+                    report -> (report.figures()
+                                    .timeToIdle()
+                                    .minus(report.milestones().get(org.skelda.core.start.Milestone.LIGHT_OFF)))
+                            .toNanos(),
+                    "light to idle by height");
         }
     }
 
     @Test
     void aWeakerSupplyTurnsItSlowerAndColdDeepensTheDip() {
-        rises(List.of(SimulatedStart.of(JET), SimulatedStart.of(JET).packsLeftOn(), SimulatedStart.of(JET).with(Failure.WEAK_AIR)),
-                report -> report.milestones().get(org.skelda.core.start.Milestone.FUEL_ON).toNanos(), "time to fuel");
-        rises(Stream.of(20, 0, -20).map(oat -> SimulatedStart.of(TURBOPROP).in(new Surroundings(oat, 0, 0))).toList(), report -> -report.figures().dip_v(), "depth of the dip");
-        assertThat(judged(SimulatedStart.of(TURBOPROP).onGroundPower()).figures().dip_v()).isGreaterThan(23);
+        rises(
+                List.of(
+                        SimulatedStart.of(JET),
+                        SimulatedStart.of(JET).packsLeftOn(),
+                        SimulatedStart.of(JET).with(Failure.WEAK_AIR)),
+                report -> report.milestones()
+                        .get(org.skelda.core.start.Milestone.FUEL_ON)
+                        .toNanos(),
+                "time to fuel");
+        rises(
+                Stream.of(20, 0, -20)
+                        .map(oat -> SimulatedStart.of(TURBOPROP).in(new Surroundings(oat, 0, 0)))
+                        .toList(),
+                report -> -report.figures().dip_v(),
+                "depth of the dip");
+        assertThat(judged(SimulatedStart.of(TURBOPROP).onGroundPower())
+                        .figures()
+                        .dip_v())
+                .isGreaterThan(23);
     }
 
     @Test
