@@ -95,6 +95,7 @@ class KilledUnderLoadTest {
         for (String flight : FLIGHTS) {
             String id = reader.departure(flight);
             List<JsonNode> events = reader.events(id);
+            assertThat(events).as("the log of " + flight).isNotEmpty();
             for (int i = 0; i < events.size(); i++) {
                 assertThat(events.get(i).path("seq").longValue())
                         .as("the log has no gap")

@@ -13,6 +13,7 @@ class ProfileChecksTest {
     @Test
     void theTestTypesAreSound() {
         assertThat(TestProfiles.all())
+                .isNotEmpty()
                 .allSatisfy(profile -> assertThat(ProfileChecks.of(profile)).isEmpty());
     }
 

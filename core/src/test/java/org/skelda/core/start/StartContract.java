@@ -52,6 +52,7 @@ public abstract class StartContract {
         near(report, Milestone.IDLE, start.idleAt() + 2.5, 2.6);
         assertThat(report.figures().dip_v() != null).isEqualTo(!air);
         assertThat(report.margins())
+                .isNotEmpty()
                 .allSatisfy(
                         margin -> assertThat(margin.margin()).as(margin.what()).isPositive());
     }

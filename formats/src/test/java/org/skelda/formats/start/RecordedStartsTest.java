@@ -194,6 +194,7 @@ class RecordedStartsTest {
     @MethodSource("normal")
     void anOrdinaryStartDrawsNoFindingThatCuts(Recorded recorded) throws IOException {
         assertThat(recorded.judged().path("attempts").values())
+                .isNotEmpty()
                 .allSatisfy(attempt -> assertThat(attempt.path("findings").values())
                         .noneMatch(
                                 finding -> Action.valueOf(finding.path("action").asString())
