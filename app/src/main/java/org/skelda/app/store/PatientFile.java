@@ -76,14 +76,19 @@ public final class PatientFile extends FilePathWrapper {
         }
 
         private int patiently(Write write) throws IOException {
+            boolean hadRoom = false;
             for (int tries = 1; ; tries++) {
                 try {
                     return write.bytes();
                 } catch (IOException e) {
-                    if (room.bytes() >= NEXT_TO_NOTHING_BYTES || ENDING.get()) {
+                    boolean hasRoom = room.bytes() >= NEXT_TO_NOTHING_BYTES;
+                    // Room may have come between the write and the look at it: only what fails again with room is
+                    // another failure.
+                    if (hadRoom && hasRoom || ENDING.get()) {
                         throw e;
                     }
-                    if (tries == 1) {
+                    hadRoom = hasRoom;
+                    if (tries == 1 && !hasRoom) {
                         LOG.error("the disk is full: what is to be written waits for room ({})", e.getMessage());
                     }
                     waitAWhile(e);

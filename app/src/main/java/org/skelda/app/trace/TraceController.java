@@ -140,6 +140,8 @@ class TraceController {
                         .filename(trace.name(), StandardCharsets.UTF_8)
                         .build()
                         .toString());
+        // What ends before it is whole, because it was deleted meanwhile, is seen to be broken off.
+        response.setContentLengthLong(traces.length(id));
         traces.copy(id, response.getOutputStream());
     }
 

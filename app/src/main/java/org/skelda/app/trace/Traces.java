@@ -97,6 +97,15 @@ class Traces {
                 .single();
     }
 
+    /** The length of a file, bytes; 0 when it is gone. */
+    long length(UUID id) {
+        return database.sql("select octet_length(content) from trace where id = ?")
+                .params(id)
+                .query(Long.class)
+                .optional()
+                .orElse(0L);
+    }
+
     @Transactional
     void delete(UUID id) {
         database.sql("delete from trace where id = ?").params(id).update();

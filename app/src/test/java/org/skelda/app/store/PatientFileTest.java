@@ -96,6 +96,18 @@ class PatientFileTest {
                 .hasMessage("Input/output error");
     }
 
+    /** The disk was full at the write, and no longer when it was looked at. */
+    @Test
+    void roomThatComesAtThatMomentIsUsed() throws Exception {
+        PatientFile.register();
+        FileChannel disk = mock();
+        when(disk.write(any(ByteBuffer.class), anyLong()))
+                .thenThrow(new IOException("No space left on device"))
+                .thenReturn(1);
+        assertThat(new PatientFile.Channel(disk, () -> PLENTY).write(text("x"), 0))
+                .isEqualTo(1);
+    }
+
     @Test
     void aServerThatEndsWaitsForNoRoom() throws Exception {
         PatientFile.register();
