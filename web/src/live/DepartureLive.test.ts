@@ -40,7 +40,8 @@ describe('a departure that is live', () => {
         new Promise((resolve, reject) => {
           posted.push({
             body,
-            answer: (seq) => resolve({ data: { view: view(seq) }, response: new Response('{}', { status: 200 }) }),
+            answer: (seq) =>
+              resolve({ data: { first: seq, last: seq }, response: new Response('{}', { status: 200 }) }),
             breakOff: () => reject(new TypeError('broken off')),
           });
         })) as unknown as typeof api.POST,
@@ -58,6 +59,10 @@ describe('a departure that is live', () => {
     vi.unstubAllGlobals();
     vi.restoreAllMocks();
   });
+  const brings = (seq: number, post: Posted | undefined) => {
+    FakeSource.newest.say('log', { seq, commandId: post?.body.commandId });
+    FakeSource.newest.say('view', view(seq));
+  };
   const settle = () => vi.advanceTimersByTimeAsync(0);
 
   it('sends an answer given while the one before is unanswered, and drops none', async () => {
@@ -66,9 +71,11 @@ describe('a departure that is live', () => {
     await settle();
     expect(posted.map((post) => post.body.line)).toEqual(['power/radar']);
     posted[0]?.answer(2);
+    brings(2, posted[0]);
     await settle();
     expect(posted.map((post) => post.body.line)).toEqual(['power/radar', 'power/gear']);
     posted[1]?.answer(3);
+    brings(3, posted[1]);
     expect(await first).toBe(true);
     expect(await second).toBe(true);
     expect(live.snapshot()).toMatchObject({ sending: false, view: { seq: 3 } });
@@ -95,6 +102,22 @@ describe('a departure that is live', () => {
     await vi.advanceTimersByTimeAsync(1000);
     expect(posted.map((post) => post.body.commandId)).toEqual([posted[0]?.body.commandId, posted[0]?.body.commandId]);
     posted[1]?.answer(2);
+    brings(2, posted[1]);
     expect(await first).toBe(true);
+  });
+
+  it('asks for the view when a stream is silent that should have brought what was answered', async () => {
+    const asked = vi
+      .spyOn(api, 'GET')
+      .mockResolvedValue({ data: view(2), response: new Response('{}', { status: 200 }) } as never);
+    const first = live.ask({ ask: 'ANSWER', line: 'power/radar' });
+    await settle();
+    posted[0]?.answer(2);
+    await settle();
+    expect(live.snapshot()).toMatchObject({ sending: true, view: { seq: 1 } });
+    expect(asked).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(250);
+    expect(await first).toBe(true);
+    expect(live.snapshot()).toMatchObject({ sending: false, view: { seq: 2 } });
   });
 });

@@ -17,6 +17,8 @@ export type Asked = WithoutEnvelope<CommandRequest>;
 
 const SILENCE_MS = 2000;
 const RETRY_MS = 1000;
+/** So long the stream is given to bring what was answered, before it is asked for. */
+const STREAM_BRINGS_MS = 250;
 const AFTER_OPENING_MS = 40;
 const RESYNC_MS = 60_000;
 /** So often the server is told that this page is there; it counts the devices that are. */
@@ -129,7 +131,8 @@ export class DepartureLive {
           heard,
           answered(api.POST('/api/departures/{id}/commands', { params: { path: { id: this.id } }, body: request })),
         ]);
-        this.dispatch(answer === 'heard' ? { type: 'acknowledged' } : { type: 'accepted', view: answer.view });
+        if (answer !== 'heard') await this.shown(heard, answer.last);
+        this.dispatch({ type: 'acknowledged' });
         return true;
       } catch (failure) {
         const ended = failure instanceof ProblemError && failure.problem.status === 401;
@@ -150,6 +153,13 @@ export class DepartureLive {
       }
     }
     return false;
+  }
+
+  /** What was answered is shown by the stream; from one that is silent it is not waited for. */
+  private async shown(heard: Promise<'heard'>, seq: number): Promise<void> {
+    await Promise.race([heard, new Promise((resolve) => setTimeout(resolve, STREAM_BRINGS_MS))]);
+    const newest = Math.max(this.state.view.seq, this.state.events.at(-1)?.seq ?? 0);
+    if (newest < seq) await this.refresh();
   }
 
   private dispatch(action: LiveAction): void {

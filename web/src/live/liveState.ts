@@ -44,7 +44,6 @@ export type LiveAction =
   | { type: 'sheet'; sheet: StartSheet | null }
   | { type: 'engine'; message: StartMessage; at: number }
   | { type: 'sent' }
-  | { type: 'accepted'; view: DepartureView }
   | { type: 'acknowledged' }
   | { type: 'refused'; problem: Problem }
   | { type: 'aside'; aside: LiveState['aside'] }
@@ -132,8 +131,6 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
     }
     case 'sent':
       return { ...state, sending: true, problem: null };
-    case 'accepted':
-      return { ...state, sending: false, view: newer(state.view, action.view) };
     case 'acknowledged':
       return { ...state, sending: false };
     case 'refused':

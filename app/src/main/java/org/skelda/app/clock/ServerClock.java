@@ -34,11 +34,19 @@ public final class ServerClock implements InstantSource {
     /** @param at a moment of this clock; @param steady_ns the same on the machine's steady clock */
     private record Anchor(Instant at, long steady_ns) {}
 
+    /**
+     * Rows stand in the order in which they came. Departures are written side by side: the newest event is among the
+     * last of them.
+     */
+    private static final String NEWEST = """
+            SELECT MAX(at) FROM (SELECT at FROM departure_event ORDER BY _ROWID_ DESC FETCH FIRST 1000 ROWS ONLY)
+            """;
+
     @Autowired
     ServerClock(SkeldaProperties properties, JdbcClient database) {
         this(
                 properties.clock().speed(),
-                database.sql("select max(at) from departure_event")
+                database.sql(NEWEST)
                         .query(java.time.OffsetDateTime.class)
                         .optional()
                         .map(java.time.OffsetDateTime::toInstant)

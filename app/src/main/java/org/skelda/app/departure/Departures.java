@@ -9,7 +9,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.skelda.app.problem.Problem;
@@ -61,6 +64,7 @@ public class Departures {
     private final InstallationKey key;
     private final JsonMapper json;
     private final ApplicationEventPublisher listeners;
+    private final Executor writers = Executors.newVirtualThreadPerTaskExecutor();
     private final ConcurrentHashMap<UUID, LiveDeparture> live = new ConcurrentHashMap<>();
 
     Departures(LogStore store, Packs packs, InstallationKey key, JsonMapper json, ApplicationEventPublisher listeners) {
@@ -90,10 +94,10 @@ public class Departures {
     public record Looked(Departure departure) {}
 
     /**
-     * What became of a command. @param first number of its first event; @param last of its last; @param view of the
-     * state after it
+     * What became of a command; what it looks like then is told on the departure's stream, to everyone. @param first
+     * number of its first event; @param last of its last
      */
-    public record Answer(long first, long last, DepartureView view) {}
+    public record Answer(long first, long last) {}
 
     /** A departure as it stands. */
     record Standing(Departure state, DepartureView view) {}
@@ -115,7 +119,7 @@ public class Departures {
         HashChain.seal(envelope, HashChain.seed(id, opening.typeHash(), opening.procedureHash()));
         store.open(
                 new StoredDeparture(id, opening.operatorId(), opening.offBlock()),
-                new StoredEvent(id, 1, opening.operatorId(), at, json.writeValueAsString(envelope)));
+                new StoredEvent(id, 1, opening.operatorId(), at, json.writeValueAsString(envelope), null));
     }
 
     /**
@@ -127,49 +131,45 @@ public class Departures {
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
         return with(departureId, departure -> {
             departure.work();
-            Optional<StoredAnswer> earlier =
-                    departure.isAnswered(command.id()) ? store.answer(departureId, command.id()) : Optional.empty();
+            Optional<Answered> earlier =
+                    departure.isAnswered(command.id()) ? store.answered(departureId, command.id()) : Optional.empty();
             departure.answering(command.id());
             return earlier.isPresent()
-                    ? again(departure, earlier.get(), requestHash, at)
+                    ? again(earlier.get(), requestHash)
                     : decide(departure, command, requestHash, actor, at);
         });
     }
 
-    private Answer again(LiveDeparture departure, StoredAnswer earlier, String requestHash, Instant at) {
+    private Answer again(Answered earlier, String requestHash) {
         if (!earlier.requestHash().equals(requestHash)) {
             throw new ProblemException(Problems.commandReused());
         }
-        if (earlier.problem() != null) {
-            throw new ProblemException(json.readValue(earlier.problem(), Problem.class));
-        }
-        return new Answer(
-                Objects.requireNonNull(earlier.firstSeq()),
-                Objects.requireNonNull(earlier.lastSeq()),
-                departure.view(at));
+        return switch (earlier) {
+            case Answered.Accepted made -> new Answer(made.first(), made.last());
+            case Answered.Refused refused ->
+                throw new ProblemException(json.readValue(refused.problem(), Problem.class));
+        };
     }
 
     private Answer decide(LiveDeparture departure, Command command, String requestHash, Person actor, Instant at) {
         Departure state = departure.state();
-        StoredAnswer.Key key = new StoredAnswer.Key(state.opening().departureId(), command.id());
-        String operator = state.opening().operatorId();
         return switch (Deciding.decide(state, command, actor, at)) {
             case Decision.Accepted<Event>(List<Event> events) -> {
-                LiveDeparture.Prepared prepared = departure.prepare(events, actor, command.id(), at, command.doneAt());
-                long first = state.seq() + 1;
-                long last = prepared.state().seq();
-                store.append(
-                        prepared.events(),
-                        StoredAnswer.accepted(key, operator, requestHash, first, last),
-                        () -> signing(state, prepared.state()));
-                yield new Answer(first, last, published(departure, prepared, events, at));
+                LiveDeparture.Prepared prepared =
+                        departure.prepare(events, actor, command.id(), requestHash, at, command.doneAt());
+                CompletableFuture<String> view = writing(departure, prepared.state(), at);
+                store.append(prepared.events(), () -> signing(state, prepared.state()));
+                publish(departure, prepared, view, events, at);
+                yield new Answer(state.seq() + 1, prepared.state().seq());
             }
             case Decision.Refused<Event>(var refusal) -> {
                 Problem problem = withNewer(new Refusals(state).problem(refusal), refusal, state, command.seen());
-                store.append(
-                        List.of(),
-                        StoredAnswer.refused(key, operator, requestHash, json.writeValueAsString(problem)),
-                        () -> {});
+                store.refused(new StoredRefusal(
+                        state.opening().departureId(),
+                        command.id(),
+                        state.opening().operatorId(),
+                        requestHash,
+                        json.writeValueAsString(problem)));
                 throw new ProblemException(problem);
             }
             case Decision.Repeated<Event> _ ->
@@ -183,18 +183,30 @@ public class Departures {
         }
     }
 
+    /**
+     * What the readers will be told, written once and beside the disk: it is known before it may be told. Empty when
+     * nobody reads.
+     */
+    private CompletableFuture<String> writing(LiveDeparture departure, Departure state, Instant at) {
+        return departure.readers.count() == 0
+                ? CompletableFuture.completedFuture("")
+                : CompletableFuture.supplyAsync(() -> json.writeValueAsString(LiveDeparture.view(state, at)), writers);
+    }
+
     /** What has been stored becomes the state, and everyone is told. */
-    private DepartureView published(
-            LiveDeparture departure, LiveDeparture.Prepared prepared, List<Event> events, Instant at) {
+    private void publish(
+            LiveDeparture departure,
+            LiveDeparture.Prepared prepared,
+            CompletableFuture<String> view,
+            List<Event> events,
+            Instant at) {
         departure.take(prepared);
-        DepartureView view = departure.view(at);
-        prepared.events()
-                .forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
         if (departure.readers.count() > 0) {
-            departure.readers.tell(new StreamMessage("view", null, json.writeValueAsString(view)));
+            prepared.events()
+                    .forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
+            departure.readers.tell(new StreamMessage("view", null, view.join()));
         }
         listeners.publishEvent(new Appended(departure.state().opening().departureId(), events, at, departure.state()));
-        return view;
     }
 
     /**
@@ -208,9 +220,11 @@ public class Departures {
             if (departure.state().lifecycle().closed()) {
                 return false;
             }
-            LiveDeparture.Prepared prepared = departure.prepare(facts, by, UuidCreator.getTimeOrderedEpoch(), at, null);
+            LiveDeparture.Prepared prepared =
+                    departure.prepare(facts, by, UuidCreator.getTimeOrderedEpoch(), null, at, null);
+            CompletableFuture<String> view = writing(departure, prepared.state(), at);
             store.append(prepared.events());
-            published(departure, prepared, facts, at);
+            publish(departure, prepared, view, facts, at);
             return true;
         });
     }
@@ -370,7 +384,7 @@ public class Departures {
                 throw new ProblemException(Problems.noSuchDeparture());
             }
             try {
-                return LiveDeparture.replay(events, store.answered(id), packs::planOf);
+                return LiveDeparture.replay(events, store.refused(id), packs::planOf);
             } catch (LogChain.Broken e) {
                 LOG.error(
                         "the stored log of departure {} was changed by something else than this program: {}",

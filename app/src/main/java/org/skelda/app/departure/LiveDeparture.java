@@ -40,15 +40,15 @@ final class LiveDeparture {
     private Departure state;
     private String headHash;
 
-    /** Commands that have an answer in the store already. */
-    private final Set<UUID> answered;
+    /** Commands that were refused, or of which it is not known what was kept. */
+    private final Set<UUID> notInLog;
 
     private final String operatorId;
 
-    private LiveDeparture(Departure state, String headHash, Set<UUID> answered) {
+    private LiveDeparture(Departure state, String headHash, Set<UUID> notInLog) {
         this.state = state;
         this.headHash = headHash;
-        this.answered = answered;
+        this.notInLog = notInLog;
         this.operatorId = state.opening().operatorId();
     }
 
@@ -56,23 +56,23 @@ final class LiveDeparture {
         return operatorId;
     }
 
-    /** Whether a command was answered before. Only with its lock. */
+    /** Whether a command may have been answered before. Only with its lock. */
     boolean isAnswered(UUID commandId) {
-        return answered.contains(commandId);
+        return state.commands().contains(commandId) || notInLog.contains(commandId);
     }
 
-    /** A command's answer is in the store, or may be. Only with its lock. */
+    /** A command is being answered: what the store has of it may be more than what stands here. Only with its lock. */
     void answering(UUID commandId) {
-        answered.add(commandId);
+        notInLog.add(commandId);
     }
 
     /**
      * @param stored the whole log, in order
-     * @param answered commands that have an answer in the store
+     * @param refused commands that were refused
      * @param plans finds the plan of its opening
      * @throws LogChain.Broken when the text of an entry is not what was stored
      */
-    static LiveDeparture replay(List<StoredEvent> stored, Set<UUID> answered, Function<Opening, Plan> plans) {
+    static LiveDeparture replay(List<StoredEvent> stored, Set<UUID> refused, Function<Opening, Plan> plans) {
         String head = LogChain.check(stored.stream().map(StoredEvent::envelope).toList());
         List<LogEntry<Event>> log =
                 stored.stream().map(event -> EventCodec.read(event.envelope())).toList();
@@ -81,7 +81,7 @@ final class LiveDeparture {
                     + log.getFirst().event());
         }
         Plan plan = plans.apply(opening);
-        return new LiveDeparture(Departure.replay(plan, log), head, answered);
+        return new LiveDeparture(Departure.replay(plan, log), head, refused);
     }
 
     Departure state() {
@@ -122,19 +122,35 @@ final class LiveDeparture {
     }
 
     DepartureView view(Instant at) {
+        return view(state, at);
+    }
+
+    /** @param at no earlier than its newest event: time goes forward, whatever a clock says */
+    static DepartureView view(Departure state, Instant at) {
         return Viewing.view(state, at.isBefore(state.at()) ? state.at() : at);
     }
 
     /** Events that are decided but not yet stored. Becomes the state by {@link #take}. */
-    record Prepared(List<StoredEvent> events, Departure state, String headHash) {}
+    record Prepared(List<StoredEvent> events, Departure state, String headHash, UUID commandId) {}
 
-    /** Seals events as the next entries of the log, without changing anything. */
-    Prepared prepare(List<Event> events, Person actor, UUID commandId, Instant at, @Nullable Instant doneAt) {
+    /**
+     * Seals events as the next entries of the log, without changing anything. @param requestHash of the request that
+     * asked for them; null when nobody did
+     */
+    Prepared prepare(
+            List<Event> events,
+            Person actor,
+            UUID commandId,
+            @Nullable String requestHash,
+            Instant at,
+            @Nullable Instant doneAt) {
         List<StoredEvent> sealed = new ArrayList<>();
         Departure next = state;
         String hash = headHash;
         Instant acceptedAt = at.isBefore(state.at()) ? state.at() : at;
         Seat seat = state.seatOf(actor).orElse(null);
+        StoredEvent.Asked asked =
+                requestHash == null ? null : new StoredEvent.Asked(commandId, requestHash, state.seq() + events.size());
         for (Event event : events) {
             LogEntry<Event> entry = new LogEntry<>(
                     UuidCreator.getTimeOrderedEpoch(),
@@ -152,15 +168,17 @@ final class LiveDeparture {
                     entry.seq(),
                     state.opening().operatorId(),
                     acceptedAt,
-                    JSON.writeValueAsString(envelope)));
+                    JSON.writeValueAsString(envelope),
+                    sealed.isEmpty() ? asked : null));
             next = next.apply(entry);
         }
-        return new Prepared(sealed, next, hash);
+        return new Prepared(sealed, next, hash, commandId);
     }
 
     /** Takes over what has been stored. */
     void take(Prepared prepared) {
         state = prepared.state();
         headHash = prepared.headHash();
+        notInLog.remove(prepared.commandId());
     }
 }

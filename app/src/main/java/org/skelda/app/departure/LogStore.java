@@ -31,19 +31,23 @@ class LogStore {
         entities.persist(first);
     }
 
-    /** @param along what else is to be kept, or not, with them */
-    @Transactional
-    public void append(List<StoredEvent> events, StoredAnswer answer, Runnable along) {
-        space.check();
-        events.forEach(entities::persist);
-        entities.persist(answer);
-        along.run();
-    }
-
     @Transactional
     public void append(List<StoredEvent> events) {
         space.check();
         events.forEach(entities::persist);
+    }
+
+    /** @param along what else is to be kept, or not, with them */
+    @Transactional
+    public void append(List<StoredEvent> events, Runnable along) {
+        append(events);
+        along.run();
+    }
+
+    @Transactional
+    public void refused(StoredRefusal refusal) {
+        space.check();
+        entities.persist(refusal);
     }
 
     @Transactional(readOnly = true)
@@ -67,18 +71,28 @@ class LogStore {
                 .getResultList();
     }
 
-    /** Ids of all commands of a departure that were answered, accepted or refused. */
+    /** Ids of all commands of a departure that were refused. */
     @Transactional(readOnly = true)
-    public Set<UUID> answered(UUID departureId) {
+    public Set<UUID> refused(UUID departureId) {
         return new HashSet<>(
-                entities.createQuery("select commandId from StoredAnswer where departureId = :id", UUID.class)
+                entities.createQuery("select commandId from StoredRefusal where departureId = :id", UUID.class)
                         .setParameter("id", departureId)
                         .getResultList());
     }
 
+    /** What was answered to a command; empty when it is not known. */
     @Transactional(readOnly = true)
-    public Optional<StoredAnswer> answer(UUID departureId, UUID commandId) {
-        return Optional.ofNullable(entities.find(StoredAnswer.class, new StoredAnswer.Key(departureId, commandId)));
+    public Optional<Answered> answered(UUID departureId, UUID commandId) {
+        return entities.createQuery(
+                        "from StoredEvent where departureId = :id and asked.commandId = :command", StoredEvent.class)
+                .setParameter("id", departureId)
+                .setParameter("command", commandId)
+                .getResultStream()
+                .findFirst()
+                .flatMap(StoredEvent::answer)
+                .or(() -> Optional.ofNullable(
+                                entities.find(StoredRefusal.class, new StoredRefusal.Key(departureId, commandId)))
+                        .map(refusal -> new Answered.Refused(refusal.requestHash(), refusal.problem())));
     }
 
     /** When a departure should leave its stand. */

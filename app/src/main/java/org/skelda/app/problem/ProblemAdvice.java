@@ -18,6 +18,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
@@ -88,6 +89,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     protected @Nullable ResponseEntity<Object> handleExceptionInternal(
             Exception e, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         return answer(e instanceof ProblemException known ? known.problem() : Problems.notAnswered(status.value()));
+    }
+
+    /** A stream that is open when the server ends has had its answer. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleAsyncRequestTimeoutException(
+            AsyncRequestTimeoutException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return null;
     }
 
     private static ResponseEntity<Object> answer(Problem problem) {

@@ -207,7 +207,8 @@ class CommandsTest {
                 .update();
         for (String event : log) {
             JsonNode node = JSON.readTree(event);
-            database.sql("insert into departure_event values (?, ?, 'vardholm', ?, ?)")
+            database.sql("insert into departure_event (departure_id, seq, operator_id, at, envelope) "
+                            + "values (?, ?, 'vardholm', ?, ?)")
                     .params(
                             departure,
                             node.path("seq").longValue(),

@@ -67,12 +67,19 @@ public final class Viewing {
                 right,
                 waitsFor(lifecycle, procedures, left, right),
                 inHand(lifecycle),
-                progress.open().size(),
+                open(procedures),
                 nextOpening,
                 departure.amendments(),
                 departure.feed(),
                 departure.attempts().all(),
                 departure.controls().positions());
+    }
+
+    private static int open(List<ProcedureView> procedures) {
+        return procedures.stream()
+                .filter(procedure -> procedure.state() != ProcedureState.NOT_NEEDED)
+                .mapToInt(procedure -> procedure.total() - procedure.done())
+                .sum();
     }
 
     private WaitsFor waitsFor(

@@ -2,6 +2,8 @@ package org.skelda.core.line;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -40,24 +42,31 @@ public final class LinesViewing {
     }
 
     private ProcedureView procedure(Procedure procedure) {
-        List<LineView> lines = procedure.lines().stream()
-                .map(line -> line(procedure.ref(line), line))
-                .toList();
-        int done = (int) lines.stream().filter(LineView::complete).count();
-        LineRef next = lines.stream()
-                .filter(line -> !line.complete())
-                .filter(line -> procedure.inOrder() || !closed(line))
-                .findFirst()
-                .filter(line -> !closed(line))
-                .map(LineView::ref)
-                .orElse(null);
-        Instant opensAt = lines.stream()
-                .filter(line -> !line.complete())
-                .map(LineView::gate)
-                .filter(Objects::nonNull)
-                .findFirst()
-                .map(GateView::opensAt)
-                .orElse(null);
+        // Made with every command for every line: one pass, and nothing is made that is not shown.
+        List<LineRef> refs = progress.plan().refs(procedure);
+        List<LineView> lines = new ArrayList<>(refs.size());
+        int done = 0;
+        LineRef next = null;
+        boolean blocked = false;
+        Instant opensAt = null;
+        boolean gated = false;
+        for (int i = 0; i < refs.size(); i++) {
+            LineView line = line(refs.get(i), procedure.lines().get(i));
+            lines.add(line);
+            if (line.complete()) {
+                done++;
+                continue;
+            }
+            boolean closed = closed(line);
+            if (next == null && !blocked && !closed) {
+                next = line.ref();
+            }
+            blocked = blocked || procedure.inOrder() && closed;
+            if (!gated && line.gate() != null) {
+                gated = true;
+                opensAt = line.gate().opensAt();
+            }
+        }
         Held held = progress.lines().holds().get(procedure.id());
         ProcedureState state =
                 progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
@@ -70,7 +79,7 @@ public final class LinesViewing {
                 opensAt,
                 held,
                 held == null ? null : Duration.between(held.since(), at),
-                lines);
+                Collections.unmodifiableList(lines));
     }
 
     private static ProcedureState state(int done, int total, @Nullable LineRef next, @Nullable Held held) {
@@ -88,7 +97,15 @@ public final class LinesViewing {
 
     /** Whether a line must wait. An engine that is to be started does not: starting it is what there is to do. */
     private static boolean closed(LineView line) {
-        return line.gate() != null && line.gate().waits().stream().anyMatch(wait -> wait.kind() != WaitKind.IDLE);
+        if (line.gate() == null) {
+            return false;
+        }
+        for (WaitView wait : line.gate().waits()) {
+            if (wait.kind() != WaitKind.IDLE) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private LineView line(LineRef ref, Line line) {

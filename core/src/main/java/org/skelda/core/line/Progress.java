@@ -3,7 +3,6 @@ package org.skelda.core.line;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.GateState;
@@ -21,27 +20,36 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
 
     /** Whether a line needs nothing more. @throws IllegalArgumentException when the plan has no such line */
     public boolean complete(LineRef ref) {
-        Line line = plan.line(ref).orElseThrow(() -> new IllegalArgumentException("no line " + ref));
-        return lines.line(ref).completes(line);
+        return lines.line(ref).completes(known(ref));
+    }
+
+    private Line known(LineRef ref) {
+        Line line = plan.lines().get(ref);
+        if (line == null) {
+            throw new IllegalArgumentException("no line " + ref);
+        }
+        return line;
     }
 
     public boolean complete(Procedure procedure) {
-        return procedure.lines().stream()
-                .allMatch(line -> lines.line(procedure.ref(line)).completes(line));
+        for (LineRef ref : plan.refs(procedure)) {
+            if (!complete(ref)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it. */
     public boolean isNeeded(Procedure procedure) {
-        return !procedure.abnormal()
-                || procedure.lines().stream().anyMatch(line -> lines.records().containsKey(procedure.ref(line)));
+        return !procedure.abnormal() || plan.refs(procedure).stream().anyMatch(lines.records()::containsKey);
     }
 
     public List<LineRef> open() {
         return plan.procedures().stream()
                 .filter(this::isNeeded)
-                .flatMap(procedure -> procedure.lines().stream()
-                        .filter(line -> !lines.line(procedure.ref(line)).completes(line))
-                        .map(procedure::ref))
+                .flatMap(procedure -> plan.refs(procedure).stream())
+                .filter(ref -> !complete(ref))
                 .toList();
     }
 
@@ -56,16 +64,18 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
 
     /** What a line waits for. @param ref a line of the plan; @param at the time asked about */
     public GateState gate(LineRef ref, Instant at) {
-        Line line = plan.line(ref).orElseThrow(() -> new IllegalArgumentException("no line " + ref));
+        Line line = known(ref);
         List<GateState.Wait> waits = new ArrayList<>();
         String guards = null;
-        Optional<LineRef> before = plan.gateBefore(ref).filter(gate -> !complete(gate));
-        if (before.isPresent()) {
-            waits.add(new GateState.Wait.ForLine(before.get()));
-            guards = plan.line(before.get()).map(gate -> gate.head().guards()).orElse(null);
+        LineRef before = plan.gateBefore(ref);
+        if (before != null && !complete(before)) {
+            waits.add(new GateState.Wait.ForLine(before));
+            guards = known(before).head().guards();
         }
         int own = waits.size();
-        line.head().gate().forEach(condition -> addUnmet(condition, at, waits));
+        for (Condition condition : line.head().gate()) {
+            addUnmet(condition, at, waits);
+        }
         if (line instanceof Line.Start start && !idling.contains(start.engine())) {
             waits.add(new GateState.Wait.ForIdle(start.engine()));
         }

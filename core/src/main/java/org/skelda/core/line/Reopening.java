@@ -63,8 +63,7 @@ final class Reopening {
         if (record == LineRecord.UNTOUCHED || record.deviation() != null) {
             return false;
         }
-        boolean behindGate =
-                progress.plan().gateBefore(other).filter(ref::equals).isPresent();
+        boolean behindGate = ref.equals(progress.plan().gateBefore(other));
         return behindGate
                 || line.head().gate().stream().anyMatch(condition -> switch (condition) {
                     case Condition.ClockElapsed(String clock) -> {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it.
@@ -19,6 +20,7 @@ public final class Plan {
     private final Map<LineRef, Line> lines = new LinkedHashMap<>();
     private final Map<String, Procedure> byId = new LinkedHashMap<>();
     // Asked for of every line at every view.
+    private final Map<String, List<LineRef>> refs = new HashMap<>();
     private final Map<LineRef, LineRef> gatesBefore = new HashMap<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
     private final Set<Integer> engines = new HashSet<>();
@@ -33,6 +35,7 @@ public final class Plan {
     }
 
     private void place(Procedure procedure) {
+        refs.put(procedure.id(), procedure.lines().stream().map(procedure::ref).toList());
         LineRef gate = null;
         for (Line line : procedure.lines()) {
             LineRef ref = procedure.ref(line);
@@ -96,9 +99,16 @@ public final class Plan {
         return Objects.requireNonNull(byId.get(ref.procedure()), ref.procedure());
     }
 
-    /** The gate line that stands before this one in its procedure and holds it back; the nearest one. */
-    public Optional<LineRef> gateBefore(LineRef ref) {
-        return Optional.ofNullable(gatesBefore.get(ref));
+    /** The lines of one of its procedures, in working order. */
+    public List<LineRef> refs(Procedure procedure) {
+        return Objects.requireNonNull(refs.get(procedure.id()), procedure.id());
+    }
+
+    /**
+     * The gate line that stands before this one in its procedure and holds it back, the nearest; null when none does.
+     */
+    public @Nullable LineRef gateBefore(LineRef ref) {
+        return gatesBefore.get(ref);
     }
 
     /** The lines that start a clock when they are done. */

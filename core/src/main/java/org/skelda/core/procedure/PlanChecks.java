@@ -110,7 +110,8 @@ final class PlanChecks {
     }
 
     private boolean canBeDone(LineRef ref, Line line, Set<LineRef> done, Set<String> clocks) {
-        return plan.gateBefore(ref).map(done::contains).orElse(true)
+        LineRef before = plan.gateBefore(ref);
+        return (before == null || done.contains(before))
                 && line.head().gate().stream().allMatch(condition -> switch (condition) {
                     case Condition.ClockElapsed(String clock) -> clocks.contains(clock);
                     case Condition.ProceduresDone(List<String> procedures) ->
