@@ -6,6 +6,7 @@ import { Announcer } from '../ui/Announcer';
 import { ClocksRail } from './ClocksRail';
 import styles from './Desk.module.css';
 import { useDeparture } from '../live/departureContext';
+import { FactsSheet } from './FactsSheet';
 import { FindLine } from './FindLine';
 import { HelpSheet } from './HelpSheet';
 import { ProcedureDesk } from './ProcedureDesk';
@@ -18,7 +19,7 @@ import { useDeskKeys } from './useDeskKeys';
 import { useKeyBlock } from '../keys/useKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
-export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | null;
+export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | null;
 
 /** The four regions of a departure: ribbon, thread, desk and clocks. */
 export function Desk() {
@@ -71,6 +72,7 @@ export function Desk() {
         <Thread selected={work?.text.id ?? null} go={go} />
       </Drawer>
       <FindLine opened={sheet === 'find'} close={close} go={go} />
+      <FactsSheet opened={sheet === 'facts'} close={close} />
       <HelpSheet opened={sheet === 'help'} close={close} />
       <Announcer text={state.link === 'lost' ? 'The link is lost. What was acknowledged is kept.' : ''} />
     </div>

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
 import type { LineView } from '../api/client';
 import { useServerNow } from '../live/useServerNow';
 import { countdown, utc } from '../ui/time';
@@ -15,10 +16,13 @@ export function GateCard({
   gate,
   short,
   meanwhile,
+  children,
 }: {
   gate: Gate;
   short: boolean;
   meanwhile: { title: string; go: () => void } | null;
+  /** What opens it, where that can be done here. */
+  children?: ReactNode;
 }) {
   const now = useServerNow();
   return (
@@ -40,6 +44,7 @@ export function GateCard({
         ))}
       </ul>
       {gate.guards && <p className="small">It guards {gate.guards}.</p>}
+      {children}
       {meanwhile && (
         <Button variant="filled" className={styles.meanwhile} onClick={meanwhile.go} rightSection={<span>Space</span>}>
           Meanwhile: {meanwhile.title}
@@ -61,6 +66,8 @@ function sentence(wait: Wait): string {
       return `${wait.name} is not within limits`;
     case 'IDLE':
       return `${wait.name} is not at idle on a good start`;
+    case 'FACT':
+      return `${wait.name}: not known yet`;
     case 'LINE':
       return `${wait.name} comes first`;
   }

@@ -9,7 +9,10 @@ import { Outcome } from './Outcome';
 import type { Dialog } from '../ui/DeskDialog';
 import type { Answering } from './useAnswering';
 import { shownUnit } from '../ui/units';
-import { isComplete } from './work';
+import { isSettled } from './work';
+import { Because } from './Because';
+import { FactEntry } from './FactEntry';
+import type { FactOfLine } from './useFactOfLine';
 
 interface LineCardProps {
   line: WorkLine;
@@ -18,6 +21,8 @@ interface LineCardProps {
   typing: string;
   setTyping: (text: string) => void;
   answering: Answering;
+  /** The fact of the day that it waits for. */
+  fact: FactOfLine | null;
   open: (dialog: Dialog) => void;
   /** Whether the line waits for seconds only, so that the crew stays with it. */
   short: boolean;
@@ -26,16 +31,35 @@ interface LineCardProps {
 }
 
 /** The displayed line, large: where the hand goes, what it should show, and the one key that answers it. */
-export function LineCard({ line, work, map, typing, setTyping, answering, open, short, meanwhile }: LineCardProps) {
+export function LineCard({
+  line,
+  work,
+  map,
+  typing,
+  setTyping,
+  answering,
+  fact,
+  open,
+  short,
+  meanwhile,
+}: LineCardProps) {
   const { text, view } = line;
   const zone = map?.zones.find((candidate) => candidate.id === text.zone)?.label;
   const next = line.text.ref === work.view.next;
-  const complete = isComplete(line);
+  const complete = isSettled(line);
   return (
     <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
       <p className={styles.where}>
         {[
-          complete ? 'Done' : next ? 'Now' : view.gate ? 'Waits' : 'Open',
+          view.state === 'NOT_NEEDED'
+            ? 'Not needed today'
+            : complete
+              ? 'Done'
+              : next
+                ? 'Now'
+                : view.gate
+                  ? 'Waits'
+                  : 'Open',
           zone && zone.charAt(0).toLowerCase() + zone.slice(1),
         ]
           .filter(Boolean)
@@ -48,8 +72,13 @@ export function LineCard({ line, work, map, typing, setTyping, answering, open, 
       <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
       {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
+      <Because line={line} />
       <Outcome line={line} />
-      {view.gate && <GateCard gate={view.gate} short={short} meanwhile={meanwhile} />}
+      {view.gate && (
+        <GateCard gate={view.gate} short={short} meanwhile={meanwhile}>
+          {fact && <FactEntry fact={fact.fact} typing={typing} setTyping={setTyping} give={fact.give} />}
+        </GateCard>
+      )}
       {!complete && !view.gate && text.kind === 'MEASURE' && (
         <MeasureEntry
           label={text.label}
@@ -76,7 +105,7 @@ function Controls({
   open: (dialog: Dialog) => void;
 }) {
   const { state } = useDeparture();
-  const touched = line.view.state !== 'OPEN';
+  const touched = line.view.state !== 'OPEN' && line.view.state !== 'NOT_NEEDED';
   return (
     <div className={styles.controls}>
       {!complete && !line.view.gate && line.text.kind !== 'MEASURE' && (

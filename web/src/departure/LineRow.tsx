@@ -45,6 +45,7 @@ function Opens({ at }: { at: string }) {
 }
 
 function outcome({ text, view }: WorkLine): string | null {
+  if (view.state === 'NOT_NEEDED') return 'not needed today';
   if (view.state === 'DEVIATED') return `deviation: ${view.deviation?.reason}`;
   if (view.reading && text.measure) {
     const value = `${shown(view.reading.value, text.measure.decimals)} ${shownUnit(view.reading.unit)}`;
@@ -71,6 +72,12 @@ function Mark({ line }: { line: WorkLine }) {
     return (
       <span className={styles.mark} role="img" aria-label="outside its limits">
         !
+      </span>
+    );
+  if (state === 'NOT_NEEDED')
+    return (
+      <span className={styles.mark} role="img" aria-label="not needed">
+        –
       </span>
     );
   if (!gate) return <span className={styles.mark} />;

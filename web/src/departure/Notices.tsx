@@ -16,9 +16,8 @@ export function Notices() {
   }, state.aside.length > 0);
   const last = state.events.at(-1);
   const reopened = last?.type === 'Undone' ? ((last.payload as { reopened?: string[] }).reopened ?? []) : [];
-  const names = reopened.map(
-    (ref) => works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref,
-  );
+  const names = reopened.map((ref) => labelOf(ref, works));
+  const change = state.view.factChange?.seq === state.view.seq ? state.view.factChange : undefined;
   return (
     <>
       {state.link === 'lost' && (
@@ -52,6 +51,12 @@ export function Notices() {
           </Button>
         </div>
       )}
+      {mine && change && (
+        <div className={styles.notice} role="status">
+          {change.label}: {change.lines.length === 1 ? 'one line changes' : `${change.lines.length} lines change`},{' '}
+          {change.lines.map((ref) => labelOf(ref, works)).join(', ')}.
+        </div>
+      )}
       {mine && names.length > 0 && (
         <div className={styles.notice}>
           Taking that back re-opened {names.length}: {names.join(', ')}.
@@ -59,6 +64,10 @@ export function Notices() {
       )}
     </>
   );
+}
+
+function labelOf(ref: string, works: Work[]): string {
+  return works.flatMap((work) => work.lines).find((line) => line.text.ref === ref)?.text.label ?? ref;
 }
 
 /** What a command asked for, in short. */

@@ -67,6 +67,7 @@ function view(done: number): DepartureView {
     openLines: 4 - done,
     clocks: [],
     amendments: [],
+    facts: [],
     seats: [{ seat: 'LEFT', role: 'FLYING', person: PERSON }],
     waitsFor: { text: '' },
     procedures: [

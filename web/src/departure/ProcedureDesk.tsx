@@ -17,9 +17,10 @@ import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
 import { useKeys } from '../keys/useKeys';
 import type { Dialog } from '../ui/DeskDialog';
+import { useFactOfLine } from './useFactOfLine';
 import { useRoomAhead } from './useRoomAhead';
 import { useShortWait } from './useShortWait';
-import { isComplete, placeOfNext, procedureToGoOnWith } from './work';
+import { isSettled, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
 /** Its lanes are the heaviest part of the page: it comes when the desk stands, before it is needed. */
@@ -93,7 +94,9 @@ export function ProcedureDesk({
   const short = useShortWait(line);
   const leave = short ? null : goOn;
   const room = useRoomAhead(line?.text.ref);
-  const undoable = line && (line.view.state !== 'OPEN' || line.view.reading !== undefined);
+  const fact = useFactOfLine(line);
+  const undoable =
+    line && ((line.view.state !== 'OPEN' && line.view.state !== 'NOT_NEEDED') || line.view.reading !== undefined);
 
   useKeys(
     (key) => {
@@ -116,7 +119,7 @@ export function ProcedureDesk({
         else goOn?.();
         return true;
       }
-      if (key === 'D' && line && !isComplete(line)) {
+      if (key === 'D' && line && !isSettled(line)) {
         setDialog('deviation');
         return true;
       }
@@ -124,7 +127,7 @@ export function ProcedureDesk({
         setDialog('hold');
         return true;
       }
-      if (key === 'L' && line && !isComplete(line)) {
+      if (key === 'L' && line && !isSettled(line)) {
         setDialog('late');
         return true;
       }
@@ -132,6 +135,7 @@ export function ProcedureDesk({
         setDialog('undo');
         return true;
       }
+      if (fact?.press(key, typing, setTyping)) return true;
       if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && leave) {
         leave();
         return true;
@@ -178,6 +182,7 @@ export function ProcedureDesk({
               typing={typing}
               setTyping={setTyping}
               answering={answering}
+              fact={fact}
               open={setDialog}
               short={short}
               meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null}

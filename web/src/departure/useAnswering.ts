@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { parsed, typed } from '../ui/number';
 import { useDeparture, type WorkLine } from '../live/departureContext';
-import { isComplete } from './work';
+import { isSettled } from './work';
 
 const SAME_PRESS_MS = 250;
 const UNREAD_MS = 400;
@@ -30,7 +30,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     // A typed value is no second press of the same key.
     const tooSoon = line?.text.kind !== 'MEASURE' && at - answeredAt.current < SAME_PRESS_MS;
     if (!line || tooSoon || at - shownAt.current < UNREAD_MS) return;
-    if (isComplete(line) || line.view.gate) return;
+    if (isSettled(line) || line.view.gate) return;
     const asked = request(line, value, person.id);
     if (!asked) return;
     answeredAt.current = at;
@@ -42,7 +42,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
 
   const press = (key: string, typing: string, setTyping: (text: string) => void): boolean => {
     byMe.current = key.startsWith('Arrow') || key === 'Escape' || byMe.current;
-    if (!line || isComplete(line)) return key === ' ';
+    if (!line || isSettled(line)) return key === ' ';
     const { kind } = line.text;
     if (kind === 'MEASURE') {
       if (/^[0-9.,-]$/.test(key)) {

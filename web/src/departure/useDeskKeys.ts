@@ -49,6 +49,9 @@ export function useDeskKeys({
         case '/':
           open('find');
           return true;
+        case 'F':
+          open('facts');
+          return true;
         case 'S':
           open('seats');
           return true;

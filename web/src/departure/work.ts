@@ -7,6 +7,11 @@ export function isComplete(line: WorkLine): boolean {
   return line.view.state === 'DONE' || line.view.state === 'DEVIATED';
 }
 
+/** Whether nothing more is to be done about a line: it was worked, or is not needed today. */
+export function isSettled(line: WorkLine): boolean {
+  return isComplete(line) || line.view.state === 'NOT_NEEDED';
+}
+
 /** Whether a procedure is this seat's work: its own, or both pilots'. */
 export function isMine(work: Work, seat: Seat | null): boolean {
   return seat === null || !work.text.seat || work.text.seat === seat;
@@ -46,7 +51,7 @@ export function procedureToGoOnWith(works: Work[], seat: Seat | null, now = 0): 
 export function placeOfNext(work: Work): number {
   const next = work.lines.findIndex((line) => line.text.ref === work.view.next);
   if (next >= 0) return next;
-  const open = work.lines.findIndex((line) => !isComplete(line));
+  const open = work.lines.findIndex((line) => !isSettled(line));
   return open >= 0 ? open : work.lines.length - 1;
 }
 

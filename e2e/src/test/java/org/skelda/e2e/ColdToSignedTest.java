@@ -3,6 +3,7 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -59,12 +60,39 @@ class ColdToSignedTest {
         officer.page().reload();
         startEngine(2, captain, officer);
         startEngine(1, captain, officer);
+        whatTheDayDecides(captain, officer);
         Crew.work("After start", captain);
 
         sign(captain);
         officer.text("Signed record").waitFor();
         prove(download(captain));
         assertThat(browsers.errors()).isEmpty();
+    }
+
+    /** What nobody knows yet is asked for where it matters, and one key tells it. */
+    private static void whatTheDayDecides(DeskOfDeparture captain, DeskOfDeparture officer) {
+        officer.go("After start");
+        captain.go("After start");
+        while (!captain.line().equals("Engine anti-ice")) {
+            captain.answerByKey();
+        }
+        assertThat(captain.cardText()).contains("Icing conditions: not known yet");
+        captain.press("y");
+        captain.text("Icing conditions: one line changes, Engine anti-ice").waitFor();
+        captain.page().waitForCondition(() -> captain.cardText().contains("Needed on days like this"));
+        captain.press("f");
+        captain.waitForDialog();
+        captain.page()
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Icing conditions: tell"))
+                .click();
+        captain.page()
+                .getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Icing conditions"))
+                .getByText("No", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        captain.press("Escape");
+        officer.text("Icing conditions: one line changes, Engine anti-ice").waitFor();
+        captain.page().waitForCondition(() -> captain.line().equals("APU bleed"));
+        captain.text("not needed today").waitFor();
     }
 
     private static void eachSeesTheOthersLines(DeskOfDeparture captain, DeskOfDeparture officer) {

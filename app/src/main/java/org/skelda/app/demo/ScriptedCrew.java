@@ -12,8 +12,11 @@ import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Viewing;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactAsk;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.log.Person;
+import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
@@ -25,6 +28,8 @@ import org.skelda.core.seat.SeatView;
 /** Works a departure as a crew would, through the same commands, at times of its own. */
 final class ScriptedCrew {
     private static final String REQUEST_HASH = "0".repeat(64);
+
+    private static final Map<DayFact, Boolean> DRY_DAY = Map.of(DayFact.ICING, false);
 
     private final Departures departures;
     private final ScriptedStarts starts;
@@ -47,6 +52,7 @@ final class ScriptedCrew {
 
     void seat(Person left, @Nullable Person right) {
         ask(left, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
+        DRY_DAY.forEach((fact, yes) -> ask(left, Ask.of(new FactAsk.GiveFact(fact.id(), new Value.YesNo(yes), ""))));
         if (right != null) {
             ask(right, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         }

@@ -9,7 +9,9 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
+import org.skelda.core.fact.FactAsk;
 import org.skelda.core.log.Person;
+import org.skelda.core.need.Value;
 import org.skelda.core.simulator.SimulatorAsk;
 import org.skelda.sim.ControlMove;
 
@@ -41,6 +43,15 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
             throw doesNotFit("to", "is nobody of your operator");
         }
         return person;
+    }
+
+    FactAsk fact(String fact, @Nullable Double number, @Nullable String unit, @Nullable Boolean yes) {
+        if ((number == null) == (yes == null)) {
+            throw doesNotFit("number", "or 'yes' is needed, and not both");
+        }
+        return number == null
+                ? new FactAsk.GiveFact(fact, new Value.YesNo(yes), "")
+                : new FactAsk.GiveFact(fact, new Value.Number(number), unit == null ? "" : unit);
     }
 
     SimulatorAsk control(String control, String position) {

@@ -13,10 +13,12 @@ import org.skelda.core.departure.Ask;
     @JsonSubTypes.Type(SeatRequest.class),
     @JsonSubTypes.Type(LineRequest.class),
     @JsonSubTypes.Type(AttemptRequest.class),
+    @JsonSubTypes.Type(FactRequest.class),
     @JsonSubTypes.Type(SimulatorRequest.class),
     @JsonSubTypes.Type(RecordRequest.class)
 })
-sealed interface CommandRequest permits SeatRequest, LineRequest, AttemptRequest, SimulatorRequest, RecordRequest {
+sealed interface CommandRequest
+        permits SeatRequest, LineRequest, AttemptRequest, FactRequest, SimulatorRequest, RecordRequest {
 
     /** Made by the client; the same id again gives the same answer. */
     UUID commandId();

@@ -19,6 +19,7 @@ import org.skelda.app.problem.Problems;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
+import org.skelda.core.line.ProcedureView;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Person;
 import org.skelda.core.record.Opening;
@@ -103,9 +104,9 @@ class DepartureController {
     private static TodayRow row(Departures.Standing standing) {
         Departure state = standing.state();
         Opening opening = state.opening();
-        int total = state.plan().procedures().stream()
-                .filter(state::isNeeded)
-                .mapToInt(procedure -> procedure.lines().size())
+        int total = standing.view().procedures().stream()
+                .filter(procedure -> procedure.state() != ProcedureView.ProcedureState.NOT_NEEDED)
+                .mapToInt(ProcedureView::total)
                 .sum();
         return new TodayRow(
                 opening.departureId(),

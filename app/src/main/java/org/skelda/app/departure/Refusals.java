@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.skelda.app.problem.Problem;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.fact.DayFact;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.ClockSpec;
@@ -144,12 +145,22 @@ final class Refusals {
                         quantity + " of " + plain(value) + " " + unit + " is outside " + plain(min) + " to "
                                 + plain(max) + " " + unit + ".",
                         todo);
+            case Refusal.UnknownFact(String fact) ->
+                of(
+                        "unknown-fact",
+                        NOT_FOUND,
+                        "No such fact",
+                        "A day has no fact '" + fact + "'.",
+                        "Look at the day's facts and give one of them.");
+            case Refusal.UnknownUnit(String given, String expected)
+            when expected.isEmpty() ->
+                of("unit-unknown", UNPROCESSABLE, "Yes or no", "This is a yes or no, not a number.", "Say yes or no.");
             case Refusal.UnknownUnit(String given, String expected) ->
                 of(
                         "unit-unknown",
                         UNPROCESSABLE,
                         "Another unit",
-                        "The value came in '" + given + "'; this line is in " + expected + ".",
+                        "The value came in '" + given + "'; it is told in " + expected + ".",
                         "Give it in " + expected + ".");
             case Refusal.ImpossibleTime(Instant given, Instant earliest, Instant latest) ->
                 of(
@@ -192,6 +203,7 @@ final class Refusals {
                 departure.plan().procedure(id).map(Procedure::title).orElse(id) + " is not complete";
             case GateState.Wait.ForReading(LineRef ref) -> label(ref) + " is not within limits";
             case GateState.Wait.ForLine(LineRef ref) -> label(ref) + " is not done";
+            case GateState.Wait.ForFact(String name) -> fact(name) + " is not known";
             case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
     }
@@ -199,6 +211,13 @@ final class Refusals {
     private String clock(String id) {
         ClockSpec spec = departure.plan().type().clocks().get(id);
         return spec == null ? id : spec.label();
+    }
+
+    private String fact(String name) {
+        LineRef reading = departure.plan().reading(name);
+        return reading != null
+                ? label(reading)
+                : DayFact.named(name).map(DayFact::label).orElse(name);
     }
 
     private String label(LineRef ref) {

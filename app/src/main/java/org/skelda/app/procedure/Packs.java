@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.core.need.Conditions;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
 import org.skelda.core.start.StartProfile;
@@ -41,12 +42,17 @@ public class Packs {
     private final Cache<String, Optional<StartProfile>> profiles =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
+    private final Conditions language;
+    private final boolean fromOutside;
+
     private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
 
     private record Loaded(String file, byte[] bytes, PackReader.Document document) {}
 
-    Packs(StoredPacks stored, SkeldaProperties properties, ServerClock clock) {
+    Packs(StoredPacks stored, SkeldaProperties properties, ServerClock clock, Conditions language) {
         this.stored = stored;
+        this.language = language;
+        this.fromOutside = properties.packs() != null;
         load(properties, clock.instant());
     }
 
@@ -97,7 +103,10 @@ public class Packs {
 
     private void pair(Loaded type, Loaded procedures, List<InvalidPack> wrong) {
         try {
-            Plan plan = PackReader.plan(type.document(), procedures.document(), List.of());
+            // Shipped packs are examined when they are built; those of a folder come from outside.
+            Plan plan = fromOutside
+                    ? PackReader.examine(type.document(), procedures.document(), language)
+                    : PackReader.plan(type.document(), procedures.document(), List.of(), language);
             plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
             current.put(
                     type.document().id(),
@@ -155,7 +164,8 @@ public class Packs {
                         bytes(key.typeHash()),
                         "procedures for " + opening.typeId(),
                         bytes(key.procedureHash()),
-                        key.modifications()));
+                        key.modifications(),
+                        language));
     }
 
     /** The start profile a departure was opened with; empty when its type has none. */

@@ -1,6 +1,7 @@
 package org.skelda.core.departure;
 
 import org.skelda.core.attempt.AttemptAsk;
+import org.skelda.core.fact.FactAsk;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.seat.SeatAsk;
@@ -14,6 +15,8 @@ public sealed interface Ask {
     record OfLine(LineAsk ask) implements Ask {}
 
     record OfAttempt(AttemptAsk ask) implements Ask {}
+
+    record OfFact(FactAsk ask) implements Ask {}
 
     record OfSimulator(SimulatorAsk ask) implements Ask {}
 
@@ -29,6 +32,10 @@ public sealed interface Ask {
 
     static Ask of(AttemptAsk ask) {
         return new OfAttempt(ask);
+    }
+
+    static Ask of(FactAsk ask) {
+        return new OfFact(ask);
     }
 
     static Ask of(SimulatorAsk ask) {

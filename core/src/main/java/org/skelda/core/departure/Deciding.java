@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptDeciding;
+import org.skelda.core.fact.FactDeciding;
 import org.skelda.core.line.LineDeciding;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
@@ -88,6 +89,8 @@ public final class Deciding {
             case Ask.OfAttempt(var ask) ->
                 AttemptDeciding.decide(departure.progress(), departure.attempts(), departure.isRead(), ask, grounds)
                         .map(Event::of);
+            case Ask.OfFact(var ask) ->
+                FactDeciding.decide(departure.progress(), ask, grounds).map(Event::of);
             case Ask.OfSimulator(var ask) ->
                 Controls.decide(ask, departure.feed(), grounds).map(Event::of);
             case Ask.OfRecord(var ask) ->

@@ -13,6 +13,7 @@ import org.pcollections.PMap;
 import org.pcollections.PSet;
 import org.skelda.core.attempt.Attempts;
 import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.fact.Facts;
 import org.skelda.core.feed.Feed;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LineRecord;
@@ -49,6 +50,7 @@ import org.skelda.core.simulator.Controls;
  * @param lines what was worked of the plan
  * @param feed that it is watched by, or was last; null when there was none
  * @param attempts to start its engines
+ * @param facts of the day
  * @param controls of the simulated aircraft
  */
 public record Departure(
@@ -64,6 +66,7 @@ public record Departure(
         Lines lines,
         @Nullable Feed feed,
         Attempts attempts,
+        Facts facts,
         Controls controls) {
 
     /**
@@ -90,6 +93,7 @@ public record Departure(
                 Lines.UNTOUCHED,
                 null,
                 Attempts.NONE,
+                Facts.NONE,
                 Controls.UNTOUCHED);
     }
 
@@ -129,6 +133,7 @@ public record Departure(
                 lines,
                 feed,
                 attempts,
+                facts,
                 controls);
         return switch (entry.event()) {
             case Event.OfRecord(var fact) -> next.with(signing.apply(entry.with(fact)));
@@ -136,40 +141,51 @@ public record Departure(
             case Event.OfLine(var fact) -> next.with(lines.apply(entry.with(fact)));
             case Event.OfAttempt(var fact) -> next.with(attempts.apply(entry.with(fact)));
             case Event.OfFeed(var fact) -> next.with(Feed.apply(feed, entry.with(fact)));
+            case Event.OfFact(var fact) -> next.with(facts.apply(entry.with(fact)));
             case Event.OfSimulator(var fact) -> next.with(controls.apply(entry.with(fact)));
         };
     }
 
     private Departure with(Signing changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, controls);
+                plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, facts,
+                controls);
     }
 
     private Departure with(Seats changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, facts,
+                controls);
     }
 
     private Departure with(Lines changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts,
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts, facts,
                 controls);
     }
 
     private Departure with(Attempts changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, facts,
+                controls);
     }
 
     private Departure with(@Nullable Feed changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts,
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts, facts,
+                controls);
+    }
+
+    private Departure with(Facts changed) {
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed,
                 controls);
     }
 
     private Departure with(Controls changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, facts,
+                changed);
     }
 
     /** Where it stands. */
@@ -188,7 +204,7 @@ public record Departure(
 
     /** The plan and what was worked of it. */
     public Progress progress() {
-        return new Progress(plan, lines, attempts.idling());
+        return new Progress(plan, lines, attempts.idling(), facts.at(opening.elevation_ft()));
     }
 
     /** Whether a feed reads the aircraft now. */

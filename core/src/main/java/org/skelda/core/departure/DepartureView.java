@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.fact.FactView;
 import org.skelda.core.feed.Feed;
 import org.skelda.core.line.ClockView;
 import org.skelda.core.line.ProcedureView;
@@ -30,6 +31,8 @@ import org.skelda.core.seat.SeatView;
  * @param amendments notes added after signing
  * @param feed that it is watched by, or was last; null when there was none
  * @param starts every attempt to start an engine, by engine and number
+ * @param facts of the day that some line asks for, or that somebody gave
+ * @param factChange what the newest fact changed; null when it changed nothing
  * @param controls the last position of every simulated control that was moved
  */
 public record DepartureView(
@@ -48,6 +51,8 @@ public record DepartureView(
         List<String> amendments,
         @Nullable Feed feed,
         List<StartRecord> starts,
+        List<FactView> facts,
+        FactView.@Nullable ChangeView factChange,
         Map<String, String> controls) {
 
     /** @param opensAt set when it waits for a clock */

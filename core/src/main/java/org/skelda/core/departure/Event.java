@@ -2,6 +2,7 @@ package org.skelda.core.departure;
 
 import java.util.List;
 import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.Fact;
@@ -28,6 +29,8 @@ public sealed interface Event extends Fact {
 
     record OfFeed(FeedEvent fact) implements Event {}
 
+    record OfFact(FactEvent fact) implements Event {}
+
     record OfSimulator(SimulatorEvent fact) implements Event {}
 
     static Event of(RecordEvent fact) {
@@ -48,6 +51,10 @@ public sealed interface Event extends Fact {
 
     static Event of(FeedEvent fact) {
         return new OfFeed(fact);
+    }
+
+    static Event of(FactEvent fact) {
+        return new OfFact(fact);
     }
 
     static Event of(SimulatorEvent fact) {

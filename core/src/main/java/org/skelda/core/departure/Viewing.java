@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.DepartureView.WaitsFor;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactView;
 import org.skelda.core.line.ClockView;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LinesViewing;
@@ -29,7 +31,7 @@ public final class Viewing {
     private Viewing(Departure departure, Instant at) {
         this.departure = departure;
         this.progress = departure.progress();
-        this.lines = new LinesViewing(progress, at);
+        this.lines = new LinesViewing(progress, at, Viewing::named);
         this.at = at;
     }
 
@@ -72,7 +74,13 @@ public final class Viewing {
                 departure.amendments(),
                 departure.feed(),
                 departure.attempts().all(),
+                FactView.of(departure.facts(), progress),
+                FactView.newest(departure.facts()),
                 departure.controls().positions());
+    }
+
+    private static String named(String name) {
+        return DayFact.named(name).map(DayFact::label).orElse(name);
     }
 
     private static int open(List<ProcedureView> procedures) {

@@ -6,7 +6,12 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.LineRef;
 
-/** A line at a time. @param gate what a closed gate waits for; null when it is open or the line is complete */
+/**
+ * A line at a time.
+ *
+ * @param gate what a closed gate waits for; null when it is open or nothing more is to be done about the line
+ * @param because what its being needed, or not, rests on; null when it is always needed
+ */
 public record LineView(
         LineRef ref,
         LineState state,
@@ -14,23 +19,36 @@ public record LineView(
         LineRecord.@Nullable Mark answered,
         @Nullable ReadingView reading,
         LineRecord.@Nullable Mark confirmed,
-        LineRecord.@Nullable Deviation deviation) {
+        LineRecord.@Nullable Deviation deviation,
+        @Nullable List<Ground> because) {
 
     /**
      * A line's state. RESPONDED: a challenge with a response that waits for the other person. OUTSIDE: read, but not
-     * within limits.
+     * within limits. NOT_NEEDED: what is known of the day says so.
      */
     public enum LineState {
         OPEN,
         RESPONDED,
         OUTSIDE,
         DONE,
-        DEVIATED
+        DEVIATED,
+        NOT_NEEDED
     }
 
+    /** Whether it was worked. */
     boolean complete() {
         return state == LineState.DONE || state == LineState.DEVIATED;
     }
+
+    /** Whether nothing more is to be done about it. */
+    boolean settled() {
+        return complete() || state == LineState.NOT_NEEDED;
+    }
+
+    /**
+     * Something that decides whether a line is needed. @param name in words; @param value in words, null when not known
+     */
+    public record Ground(String name, @Nullable String value) {}
 
     /** @param value in {@code unit}, as are the judgement's limit and margin */
     public record ReadingView(LineRecord.Mark mark, double value, String unit, Judgement judgement) {}
@@ -48,10 +66,20 @@ public record LineView(
         PROCEDURE,
         READING,
         LINE,
+        FACT,
         IDLE
     }
 
-    /** @param name what is waited for, in words; @param opensAt for a running clock, when it runs out */
+    /**
+     * One thing that is waited for.
+     *
+     * @param name in words
+     * @param opensAt for a running clock, when it runs out
+     * @param fact for something that is not known, its name in conditions
+     */
     public record WaitView(
-            WaitKind kind, String name, @Nullable Instant opensAt) {}
+            WaitKind kind,
+            String name,
+            @Nullable Instant opensAt,
+            @Nullable String fact) {}
 }

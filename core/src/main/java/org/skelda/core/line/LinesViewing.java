@@ -1,5 +1,6 @@
 package org.skelda.core.line;
 
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -8,14 +9,19 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.line.LineView.GateView;
+import org.skelda.core.line.LineView.Ground;
 import org.skelda.core.line.LineView.LineState;
 import org.skelda.core.line.LineView.ReadingView;
 import org.skelda.core.line.LineView.WaitKind;
 import org.skelda.core.line.LineView.WaitView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.measure.OutOfRange;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
+import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
@@ -29,11 +35,16 @@ import org.skelda.core.procedure.Seat;
 public final class LinesViewing {
     private final Progress progress;
     private final Instant at;
+    private final UnaryOperator<String> wording;
 
-    /** @param at the time asked about; the view depends on nothing else */
-    public LinesViewing(Progress progress, Instant at) {
+    /**
+     * @param at the time asked about; the view depends on nothing else
+     * @param wording how the crew calls what a condition names, where it is no reading
+     */
+    public LinesViewing(Progress progress, Instant at, UnaryOperator<String> wording) {
         this.progress = progress;
         this.at = at;
+        this.wording = wording;
     }
 
     /** In working order. */
@@ -46,6 +57,7 @@ public final class LinesViewing {
         List<LineRef> refs = progress.plan().refs(procedure);
         List<LineView> lines = new ArrayList<>(refs.size());
         int done = 0;
+        int spared = 0;
         LineRef next = null;
         boolean blocked = false;
         Instant opensAt = null;
@@ -53,8 +65,9 @@ public final class LinesViewing {
         for (int i = 0; i < refs.size(); i++) {
             LineView line = line(refs.get(i), procedure.lines().get(i));
             lines.add(line);
-            if (line.complete()) {
-                done++;
+            done += line.complete() ? 1 : 0;
+            spared += line.state() == LineState.NOT_NEEDED ? 1 : 0;
+            if (line.settled()) {
                 continue;
             }
             boolean closed = closed(line);
@@ -68,13 +81,14 @@ public final class LinesViewing {
             }
         }
         Held held = progress.lines().holds().get(procedure.id());
-        ProcedureState state =
-                progress.isNeeded(procedure) ? state(done, lines.size(), next, held) : ProcedureState.NOT_NEEDED;
+        ProcedureState state = progress.isNeeded(procedure) && spared < lines.size()
+                ? state(done, lines.size() - spared, next, held)
+                : ProcedureState.NOT_NEEDED;
         return new ProcedureView(
                 procedure.id(),
                 state,
                 done,
-                lines.size(),
+                lines.size() - spared,
                 next,
                 opensAt,
                 held,
@@ -110,9 +124,9 @@ public final class LinesViewing {
 
     private LineView line(LineRef ref, Line line) {
         LineRecord record = progress.lines().line(ref);
-        LineState state = state(line, record);
-        boolean complete = state == LineState.DONE || state == LineState.DEVIATED;
-        GateState gate = complete ? null : progress.gate(ref, at);
+        LineState state = state(ref, line, record);
+        boolean settled = state == LineState.DONE || state == LineState.DEVIATED || state == LineState.NOT_NEEDED;
+        GateState gate = settled ? null : progress.gate(ref, at);
         LineRecord.Reading reading = record.reading();
         return new LineView(
                 ref,
@@ -123,10 +137,42 @@ public final class LinesViewing {
                         ? null
                         : new ReadingView(reading.mark(), reading.value(), reading.unit(), reading.judgement()),
                 record.confirmed(),
-                record.deviation());
+                record.deviation(),
+                because(ref));
     }
 
-    private static LineState state(Line line, LineRecord record) {
+    private @Nullable List<Ground> because(LineRef ref) {
+        List<When> conditions = progress.plan().conditions(ref);
+        if (conditions.isEmpty()) {
+            return null;
+        }
+        return conditions.stream()
+                .flatMap(when -> when.names().stream())
+                .distinct()
+                .sorted()
+                .map(name -> new Ground(
+                        named(name), progress.value(name).map(this::words).orElse(null)))
+                .toList();
+    }
+
+    private String words(Value value) {
+        return switch (value) {
+            case Value.Number(double number) ->
+                BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
+            case Value.YesNo(boolean yes) -> yes ? "yes" : "no";
+        };
+    }
+
+    /** How the crew calls what a condition names. */
+    private String named(String name) {
+        LineRef reading = progress.plan().reading(name);
+        if (reading != null) {
+            return label(reading);
+        }
+        return wording.apply(name);
+    }
+
+    private LineState state(LineRef ref, Line line, LineRecord record) {
         if (record.deviation() != null) {
             return LineState.DEVIATED;
         }
@@ -136,7 +182,10 @@ public final class LinesViewing {
         if (record.reading() != null) {
             return LineState.OUTSIDE;
         }
-        return record.answered() != null ? LineState.RESPONDED : LineState.OPEN;
+        if (record.answered() != null) {
+            return LineState.RESPONDED;
+        }
+        return progress.need(ref) instanceof Need.NotNeeded ? LineState.NOT_NEEDED : LineState.OPEN;
     }
 
     private GateView gate(GateState gate) {
@@ -147,14 +196,15 @@ public final class LinesViewing {
     private WaitView wait(GateState.Wait wait) {
         return switch (wait) {
             case GateState.Wait.ForClock(String clock, Instant opensAt) ->
-                new WaitView(WaitKind.CLOCK, spec(clock).label(), opensAt);
+                new WaitView(WaitKind.CLOCK, spec(clock).label(), opensAt, null);
             case GateState.Wait.ForClockStart(String clock) ->
-                new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null);
-            case GateState.Wait.ForProcedure(String id) -> new WaitView(WaitKind.PROCEDURE, title(id), null);
-            case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null);
-            case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null);
+                new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null, null);
+            case GateState.Wait.ForProcedure(String id) -> new WaitView(WaitKind.PROCEDURE, title(id), null, null);
+            case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null, null);
+            case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null, null);
+            case GateState.Wait.ForFact(String name) -> new WaitView(WaitKind.FACT, named(name), null, name);
             case GateState.Wait.ForIdle(int engine) ->
-                new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null);
+                new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null, null);
         };
     }
 

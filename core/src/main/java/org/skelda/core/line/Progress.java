@@ -3,7 +3,12 @@ package org.skelda.core.line;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import org.skelda.core.need.Known;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
+import org.skelda.core.need.When;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
@@ -12,11 +17,42 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 
 /**
- * A plan and what was worked of it: what is complete, what is open, what a line waits for.
+ * A plan and what was worked of it: what is complete, what is open, what a line waits for, what is not needed today.
  *
  * @param idling engines that came to idle in their newest start
+ * @param known what is known of the day
  */
-public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
+public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known) {
+
+    /** The same, were this known. */
+    public Progress knowing(Known other) {
+        return new Progress(plan, lines, idling, other);
+    }
+
+    /** Whether a line is needed. The one place that tells. */
+    public Need need(LineRef ref) {
+        Need need = Need.NEEDED;
+        for (When when : plan.conditions(ref)) {
+            need = need.and(when.need(this::value));
+        }
+        return need;
+    }
+
+    /** What is known under a name: a reading, the tail's, or the day's. */
+    public Optional<Value> value(String name) {
+        LineRef measured = plan.reading(name);
+        if (measured != null) {
+            return Optional.ofNullable(lines.line(measured).reading())
+                    .map(reading -> new Value.Number(reading.value()));
+        }
+        Boolean fitted = plan.type().fitted().get(name);
+        return fitted != null ? Optional.of(new Value.YesNo(fitted)) : known.value(name);
+    }
+
+    /** Whether nothing more is to be done about a line: it is complete, or not needed. */
+    public boolean settled(LineRef ref) {
+        return complete(ref) || need(ref) instanceof Need.NotNeeded;
+    }
 
     /** Whether a line needs nothing more. @throws IllegalArgumentException when the plan has no such line */
     public boolean complete(LineRef ref) {
@@ -31,9 +67,10 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
         return line;
     }
 
-    public boolean complete(Procedure procedure) {
+    /** Whether nothing more is to be done about any of its lines. */
+    public boolean settled(Procedure procedure) {
         for (LineRef ref : plan.refs(procedure)) {
-            if (!complete(ref)) {
+            if (!settled(ref)) {
                 return false;
             }
         }
@@ -49,7 +86,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
         return plan.procedures().stream()
                 .filter(this::isNeeded)
                 .flatMap(procedure -> plan.refs(procedure).stream())
-                .filter(ref -> !complete(ref))
+                .filter(ref -> !settled(ref))
                 .toList();
     }
 
@@ -68,7 +105,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
         List<GateState.Wait> waits = new ArrayList<>();
         String guards = null;
         LineRef before = plan.gateBefore(ref);
-        if (before != null && !complete(before)) {
+        if (before != null && !settled(before)) {
             waits.add(new GateState.Wait.ForLine(before));
             guards = known(before).head().guards();
         }
@@ -78,6 +115,9 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
         }
         if (line instanceof Line.Start start && !idling.contains(start.engine())) {
             waits.add(new GateState.Wait.ForIdle(start.engine()));
+        }
+        if (need(ref) instanceof Need.NotDecided(var names)) {
+            names.forEach(name -> waits.add(new GateState.Wait.ForFact(name)));
         }
         if (waits.size() > own && line.head().guards() != null) {
             guards = line.head().guards();
@@ -98,7 +138,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
             case Condition.ProceduresDone(List<String> procedures) ->
                 procedures.stream()
                         .flatMap(id -> plan.procedure(id).stream())
-                        .filter(procedure -> !complete(procedure))
+                        .filter(procedure -> !settled(procedure))
                         .forEach(procedure -> waits.add(new GateState.Wait.ForProcedure(procedure.id())));
             case Condition.WithinLimits(LineRef measured) -> {
                 LineRecord.Reading reading = lines.line(measured).reading();
@@ -107,7 +147,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling) {
                 }
             }
             case Condition.LineDone(LineRef other) -> {
-                if (!complete(other)) {
+                if (!settled(other)) {
                     waits.add(new GateState.Wait.ForLine(other));
                 }
             }

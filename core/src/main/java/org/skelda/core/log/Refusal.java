@@ -61,6 +61,9 @@ public sealed interface Refusal {
     record ImpossibleValue(String quantity, double value, double min, double max, String unit, String todo)
             implements Refusal {}
 
+    /** There is no such fact of a day. */
+    record UnknownFact(String fact) implements Refusal {}
+
     /** A unit other than the line's. */
     record UnknownUnit(String given, String expected) implements Refusal {}
 

@@ -34,6 +34,9 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
         /** Another line. */
         record ForLine(LineRef line) implements Wait {}
 
+        /** Something that is not known yet, without which nobody can tell whether the line is needed. */
+        record ForFact(String name) implements Wait {}
+
         /** An engine that has not come to idle. */
         record ForIdle(int engine) implements Wait {}
     }

@@ -2,6 +2,7 @@ package org.skelda.core.procedure;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.need.When;
 
 /**
  * What every kind of line has.
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param hardToSee why a wrong setting is easily missed; null when it is plain
  * @param starts ids of the clocks that begin when the line is complete
  * @param marksOffBlock whether completing the line is the moment the aircraft leaves its stand
+ * @param when whether it is needed today; null when it always is
  */
 public record LineHead(
         String id,
@@ -22,7 +24,8 @@ public record LineHead(
         @Nullable String guards,
         @Nullable String hardToSee,
         List<String> starts,
-        boolean marksOffBlock) {
+        boolean marksOffBlock,
+        @Nullable When when) {
 
     public LineHead {
         gate = List.copyOf(gate);
@@ -31,6 +34,6 @@ public record LineHead(
 
     /** A line with an id and nothing else. */
     public static LineHead of(String id) {
-        return new LineHead(id, null, List.of(), null, null, List.of(), false);
+        return new LineHead(id, null, List.of(), null, null, List.of(), false, null);
     }
 }

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.need.When;
 
 /**
  * The procedures of one operator for one tail, in working order, joined with the type's sheet and checked against it.
@@ -22,6 +24,10 @@ public final class Plan {
     // Asked for of every line at every view.
     private final Map<String, List<LineRef>> refs = new HashMap<>();
     private final Map<LineRef, LineRef> gatesBefore = new HashMap<>();
+    private final Map<LineRef, List<When>> conditions = new LinkedHashMap<>();
+    // Made when it is asked for: until then no condition has to be understood.
+    private volatile @Nullable Map<String, List<LineRef>> asking;
+    private final Map<String, LineRef> readings = new HashMap<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
     private final Set<Integer> engines = new HashSet<>();
 
@@ -47,12 +53,25 @@ public final class Plan {
                     .starts()
                     .forEach(clock -> starting.computeIfAbsent(clock, _ -> new ArrayList<>())
                             .add(ref));
+            place(ref, procedure, line);
             if (line instanceof Line.Gate) {
                 gate = ref;
             }
             if (line instanceof Line.Start start) {
                 engines.add(start.engine());
             }
+        }
+    }
+
+    private void place(LineRef ref, Procedure procedure, Line line) {
+        List<When> needed = Stream.of(procedure.when(), line.head().when())
+                .filter(Objects::nonNull)
+                .toList();
+        if (!needed.isEmpty()) {
+            conditions.put(ref, needed);
+        }
+        if (line instanceof Line.Measure) {
+            readings.put(Names.reading(ref), ref);
         }
     }
 
@@ -97,6 +116,41 @@ public final class Plan {
 
     private Procedure known(LineRef ref) {
         return Objects.requireNonNull(byId.get(ref.procedure()), ref.procedure());
+    }
+
+    /** All of what must hold for a line to be needed; empty when it always is. */
+    public List<When> conditions(LineRef ref) {
+        return conditions.getOrDefault(ref, List.of());
+    }
+
+    /** The lines whose need depends on a name, in working order. */
+    public List<LineRef> asking(String name) {
+        Map<String, List<LineRef>> made = asking;
+        if (made == null) {
+            made = new HashMap<>();
+            for (Map.Entry<LineRef, List<When>> entry : conditions.entrySet()) {
+                for (When when : entry.getValue()) {
+                    for (String asked : when.names()) {
+                        List<LineRef> refs = made.computeIfAbsent(asked, _ -> new ArrayList<>());
+                        if (!refs.contains(entry.getKey())) {
+                            refs.add(entry.getKey());
+                        }
+                    }
+                }
+            }
+            asking = made;
+        }
+        return made.getOrDefault(name, List.of());
+    }
+
+    /** Every condition, with the line that it decides. */
+    public Map<LineRef, List<When>> conditions() {
+        return conditions;
+    }
+
+    /** The measured line that a name in a condition stands for; null when it stands for something else. */
+    public @Nullable LineRef reading(String name) {
+        return readings.get(name);
     }
 
     /** The lines of one of its procedures, in working order. */

@@ -2,6 +2,7 @@ package org.skelda.core.procedure;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.need.When;
 
 /**
  * A flow, a checklist or a read-and-do list.
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param lines in working order, at least one
  * @param abnormal whether it is worked only when something has gone wrong: until one of its lines is answered, none of
  *     them is open
+ * @param when whether it is needed today; null when it always is
  */
 public record Procedure(
         String id,
@@ -28,7 +30,8 @@ public record Procedure(
         boolean inOrder,
         @Nullable String map,
         List<Line> lines,
-        boolean abnormal) {
+        boolean abnormal,
+        @Nullable When when) {
 
     /** How a procedure is worked. */
     public enum Style {

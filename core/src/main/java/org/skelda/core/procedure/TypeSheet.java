@@ -10,6 +10,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param id the type's code, e.g. {@code HAVERN-2M}
  * @param name as people call it
  * @param modifications the overlays applied, in words, for the page that shows them
+ * @param fitted every modification that the type knows, by its name in a condition: whether this tail has it
  * @param clocks by id
  * @param measures by id
  * @param maps by id
@@ -18,12 +19,14 @@ public record TypeSheet(
         String id,
         String name,
         List<String> modifications,
+        Map<String, Boolean> fitted,
         Map<String, ClockSpec> clocks,
         Map<String, MeasureSpec> measures,
         Map<String, PanelMap> maps) {
 
     public TypeSheet {
         modifications = List.copyOf(modifications);
+        fitted = Map.copyOf(fitted);
         clocks = Map.copyOf(clocks);
         measures = Map.copyOf(measures);
         maps = Map.copyOf(maps);

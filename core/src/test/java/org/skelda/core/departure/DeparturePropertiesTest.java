@@ -12,13 +12,18 @@ import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.fact.FactAsk;
+import org.skelda.core.fact.FactEvent;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.line.ProcedureView;
+import org.skelda.core.line.Progress;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.log.Person;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
@@ -94,6 +99,9 @@ class DeparturePropertiesTest {
             }
             if (entry.event().fact() instanceof RecordEvent.Signed) {
                 assertThat(read.openLines()).isEmpty();
+                Progress signed = read.progress();
+                assertThat(signed.plan().lines().keySet())
+                        .allMatch(line -> signed.complete(line) || signed.need(line) instanceof Need.NotNeeded);
             }
             read = read.apply(entry);
         }
@@ -124,6 +132,25 @@ class DeparturePropertiesTest {
                         .isTrue();
             }
             read = read.apply(entry);
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void aFactChangesExactlyTheLinesThatASlowLookAtAllOfThemFinds(long seed) {
+        TestLog log = randomLog(seed);
+        Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
+        for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
+            Departure before = read;
+            read = read.apply(entry);
+            if (entry.event() instanceof Event.OfFact(FactEvent.FactGiven given)) {
+                Progress after = read.progress();
+                List<LineRef> changed = before.plan().lines().keySet().stream()
+                        .filter(line -> after.need(line).getClass()
+                                != before.progress().need(line).getClass())
+                        .toList();
+                assertThat(given.changed()).extracting(FactEvent.Change::line).containsExactlyElementsOf(changed);
+            }
         }
     }
 
@@ -208,6 +235,8 @@ class DeparturePropertiesTest {
         seat(log, OFFICER, Seat.RIGHT);
         for (int round = 0; round < 40 && !log.state().lifecycle().closed(); round++) {
             log.pass(Duration.ofMinutes(20));
+            log.ask(CAPTAIN, Ask.of(new FactAsk.GiveFact("oat_c", new Value.Number(2), "degC")));
+            log.ask(CAPTAIN, Ask.of(new FactAsk.GiveFact("icing", new Value.YesNo(round % 2 == 0), "")));
             for (LineRef ref : log.state().openLines()) {
                 log.ask(
                         CAPTAIN,

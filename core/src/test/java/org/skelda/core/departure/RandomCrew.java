@@ -4,8 +4,11 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactAsk;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.log.Person;
+import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
@@ -52,7 +55,7 @@ final class RandomCrew {
 
     private Ask ask(TestLog log) {
         LineRef line = random.nextInt(3) == 0 ? lines.get(random.nextInt(lines.size())) : openOr(log);
-        return switch (random.nextInt(24)) {
+        return switch (random.nextInt(26)) {
             case 0 -> Ask.of(new SeatAsk.TakeSeat(seat(), role(), random.nextBoolean() ? null : "crew change"));
             case 1 ->
                 random.nextInt(3) == 0 ? Ask.of(new SeatAsk.ReleaseSeat(seat())) : Ask.of(new SeatAsk.SwapRoles());
@@ -69,6 +72,7 @@ final class RandomCrew {
                         line, random.nextInt(5) == 0 ? "" : "not fitted", random.nextBoolean() ? line.line() : null));
             case 8 -> Ask.of(new RecordAsk.Sign());
             case 9 -> Ask.of(new RecordAsk.Amend("note", false));
+            case 12, 13 -> fact();
             case 10, 11 -> Ask.of(new LineAsk.ConfirmLine(line));
             default -> fitting(log, line);
         };
@@ -94,6 +98,17 @@ final class RandomCrew {
                     random.nextInt(12) == 0 ? "A" : "V"));
         }
         return Ask.of(new LineAsk.AnswerLine(ref));
+    }
+
+    private Ask fact() {
+        boolean number = random.nextBoolean();
+        String id = random.nextInt(12) == 0
+                ? "moon"
+                : number ? DayFact.OAT_C.id() : random.nextBoolean() ? DayFact.ICING.id() : DayFact.NIGHT.id();
+        Value value = number != (random.nextInt(12) == 0)
+                ? new Value.Number(random.nextInt(-70, 60))
+                : new Value.YesNo(random.nextBoolean());
+        return Ask.of(new FactAsk.GiveFact(id, value, number != (random.nextInt(12) == 0) ? "degC" : ""));
     }
 
     private Seat seat() {

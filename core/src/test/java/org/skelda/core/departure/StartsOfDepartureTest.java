@@ -55,7 +55,8 @@ class StartsOfDepartureTest {
                 null,
                 List.of(new Line.Start(
                         LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))),
-                false));
+                false,
+                null));
         procedures.add(new Procedure(
                 "wrong",
                 "Wrong",
@@ -68,7 +69,8 @@ class StartsOfDepartureTest {
                 List.of(
                         new Line.Read(LineHead.of("off"), "Fuel", "OFF"),
                         new Line.Read(LineHead.of("write"), "Log", "written")),
-                true));
+                true,
+                null));
         TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
         log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         return log;

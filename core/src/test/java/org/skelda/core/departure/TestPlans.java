@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.skelda.core.alignment.AlignmentRule;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.Line;
@@ -31,6 +32,12 @@ public final class TestPlans {
     public static final LineRef BELOW = ref("check/beacon");
     public static final LineRef LEAVE = ref("push/brake");
 
+    public static final LineRef COVERS = ref("ice/covers");
+    public static final LineRef FLUID = ref("ice/fluid");
+    public static final LineRef CHARGE = ref("ice/charge");
+    static final double COLD_C = 5;
+    static final double WEAK_V = 23.6;
+
     private TestPlans() {}
 
     public static LineRef ref(String text) {
@@ -47,6 +54,7 @@ public final class TestPlans {
                 "TEST-1",
                 "Test",
                 List.of(),
+                Map.of("modification('dual')", true),
                 Map.of(
                         "door",
                                 new ClockSpec(
@@ -110,7 +118,8 @@ public final class TestPlans {
                                         null,
                                         null,
                                         List.of("bleed"),
-                                        false),
+                                        false,
+                                        null),
                                 "Start",
                                 "START"),
                         new Line.Action(starting("align", "alignment"), "Inertial units", "ALIGN"),
@@ -129,6 +138,19 @@ public final class TestPlans {
                         Procedure.Style.FLOW,
                         new Line.Check(head("nose"), "Nose", "clear"),
                         new Line.Check(head("tail"), "Tail", "clear")),
+                procedure(
+                        "ice",
+                        Seat.LEFT,
+                        1,
+                        Procedure.Style.FLOW,
+                        new Line.Action(needed("covers", TestWhen.below("oat_c", COLD_C)), "Covers", "off"),
+                        new Line.Action(
+                                needed("fluid", TestWhen.below("oat_c", COLD_C).and(TestWhen.yes("icing"))),
+                                "Fluid",
+                                "applied"),
+                        new Line.Check(needed("dual", TestWhen.yes("modification('dual')")), "Dual", "set"),
+                        new Line.Check(
+                                needed("charge", TestWhen.below("reading('power/volts')", WEAK_V)), "Charge", "noted")),
                 procedure(
                         "check",
                         null,
@@ -155,7 +177,8 @@ public final class TestPlans {
                                         "people",
                                         null,
                                         List.of(),
-                                        true),
+                                        true,
+                                        null),
                                 "Brake",
                                 "released"),
                         new Line.Read(head("done"), "Pushback", "complete")));
@@ -172,7 +195,12 @@ public final class TestPlans {
                 style != Procedure.Style.FLOW,
                 null,
                 List.of(lines),
-                id.equals("abnormal"));
+                id.equals("abnormal"),
+                null);
+    }
+
+    private static LineHead needed(String id, When when) {
+        return new LineHead(id, null, List.of(), null, null, List.of(), false, when);
     }
 
     private static LineHead head(String id) {
@@ -180,14 +208,14 @@ public final class TestPlans {
     }
 
     private static LineHead gated(String id, Condition... gate) {
-        return new LineHead(id, null, List.of(gate), null, null, List.of(), false);
+        return new LineHead(id, null, List.of(gate), null, null, List.of(), false, null);
     }
 
     private static LineHead guarded(String id, String guards, Condition... gate) {
-        return new LineHead(id, null, List.of(gate), guards, null, List.of(), false);
+        return new LineHead(id, null, List.of(gate), guards, null, List.of(), false, null);
     }
 
     private static LineHead starting(String id, String clock) {
-        return new LineHead(id, null, List.of(), null, null, List.of(clock), false);
+        return new LineHead(id, null, List.of(), null, null, List.of(clock), false, null);
     }
 }

@@ -8,14 +8,14 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class PlanChecksTest {
-    private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of());
+    private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of());
 
     private static Procedure procedure(String id, Line... lines) {
-        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines), false);
+        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines), false, null);
     }
 
     private static Line line(String id, Condition... gate) {
-        return new Line.Check(new LineHead(id, null, List.of(gate), null, null, List.of(), false), id, "on");
+        return new Line.Check(new LineHead(id, null, List.of(gate), null, null, List.of(), false, null), id, "on");
     }
 
     private static List<String> findings(Procedure... procedures) {
@@ -38,7 +38,8 @@ class PlanChecksTest {
                         null,
                         null,
                         List.of("d"),
-                        false),
+                        false,
+                        null),
                 "a",
                 "on");
         assertThat(findings(procedure("p", lost, line("b"))))

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.AlignmentRule;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.Line;
@@ -72,7 +73,7 @@ final class PackLines {
                 zones);
     }
 
-    static Procedure procedure(JsonNode node, TypeSheet sheet) {
+    static Procedure procedure(JsonNode node, TypeSheet sheet, PackConditions conditions) {
         Procedure.Style style = switch (text(node, "style")) {
             case "flow" -> Procedure.Style.FLOW;
             case "checklist" -> Procedure.Style.CHECKLIST;
@@ -81,7 +82,7 @@ final class PackLines {
         };
         String seat = optional(node, "seat");
         List<Line> lines = node.path("lines").values().stream()
-                .map(line -> line(line, sheet))
+                .map(line -> line(line, sheet, conditions.of(line)))
                 .toList();
         return new Procedure(
                 text(node, "id"),
@@ -93,11 +94,12 @@ final class PackLines {
                 node.path("inOrder").booleanValue(style != Procedure.Style.FLOW),
                 optional(node, "map"),
                 lines,
-                node.path("abnormal").booleanValue(false));
+                node.path("abnormal").booleanValue(false),
+                conditions.of(node));
     }
 
-    private static Line line(JsonNode node, TypeSheet sheet) {
-        LineHead head = head(node);
+    private static Line line(JsonNode node, TypeSheet sheet, @Nullable When when) {
+        LineHead head = head(node, when);
         return switch (text(node, "kind")) {
             case "action" -> new Line.Action(head, text(node, "label"), text(node, "setting"));
             case "check" -> new Line.Check(head, text(node, "label"), text(node, "shows"));
@@ -144,7 +146,7 @@ final class PackLines {
         return node.has(key) ? LineRef.parse(text(node, key)) : null;
     }
 
-    private static LineHead head(JsonNode node) {
+    private static LineHead head(JsonNode node, @Nullable When when) {
         return new LineHead(
                 text(node, "id"),
                 optional(node, "zone"),
@@ -152,7 +154,8 @@ final class PackLines {
                 optional(node, "guards"),
                 optional(node, "hardToSee"),
                 node.path("starts").values().stream().map(JsonNode::asString).toList(),
-                node.path("marksOffBlock").booleanValue(false));
+                node.path("marksOffBlock").booleanValue(false),
+                when);
     }
 
     private static Condition condition(JsonNode node) {

@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.Conditions;
 import org.skelda.core.procedure.ClockSpec;
+import org.skelda.core.procedure.Names;
 import org.skelda.core.procedure.PanelMap;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
@@ -83,9 +85,27 @@ public final class PackReader {
      * @param type its document
      * @param procedures the operator's
      * @param modifications ids of the tail's modifications, applied in this order
+     * @param language in which conditions are written
      * @throws InvalidPack with all that is wrong
      */
-    public static Plan plan(Document type, Document procedures, List<String> modifications) {
+    public static Plan plan(Document type, Document procedures, List<String> modifications, Conditions language) {
+        return plan(type, procedures, modifications, language, false);
+    }
+
+    /**
+     * The same for documents that come from outside: their conditions are looked at closely as well.
+     *
+     * @param type its document
+     * @param procedures the operator's
+     * @param language in which conditions are written
+     * @throws InvalidPack with all that is wrong
+     */
+    public static Plan examine(Document type, Document procedures, Conditions language) {
+        return plan(type, procedures, List.of(), language, true);
+    }
+
+    private static Plan plan(
+            Document type, Document procedures, List<String> modifications, Conditions language, boolean closely) {
         if (!procedures.typeId().equals(type.id())) {
             throw InvalidPack.of(
                     procedures.source.file(),
@@ -93,7 +113,7 @@ public final class PackReader {
                     procedures.source.line("/type"),
                     "these are procedures for " + procedures.typeId() + ", the type document is " + type.id());
         }
-        return join(sheet(type.source, modifications), procedures.source);
+        return join(sheet(type.source, modifications), procedures.source, language, closely);
     }
 
     /**
@@ -104,11 +124,17 @@ public final class PackReader {
      * @param proceduresFile name of the procedures document
      * @param procedures its bytes
      * @param modifications ids of the tail's modifications, applied in this order
+     * @param language in which conditions are written
      * @throws InvalidPack with all that is wrong
      */
     public static Plan plan(
-            String typeFile, byte[] type, String proceduresFile, byte[] procedures, List<String> modifications) {
-        return plan(check(typeFile, type), check(proceduresFile, procedures), modifications);
+            String typeFile,
+            byte[] type,
+            String proceduresFile,
+            byte[] procedures,
+            List<String> modifications,
+            Conditions language) {
+        return plan(check(typeFile, type), check(proceduresFile, procedures), modifications, language);
     }
 
     /**
@@ -152,16 +178,21 @@ public final class PackReader {
             PackSchema.check(source, tree);
             refuse(source, contradictions(source, tree));
         }
-        return bind(source, tree, notes);
+        return bind(source, tree, notes, modifications);
     }
 
-    private static TypeSheet bind(PackSource source, ObjectNode tree, List<String> notes) {
+    private static TypeSheet bind(PackSource source, ObjectNode tree, List<String> notes, List<String> modifications) {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
         Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
         refuse(source, wrong);
-        return new TypeSheet(tree.path("id").asString(), tree.path("name").asString(), notes, clocks, measures, maps);
+        Map<String, Boolean> fitted = new LinkedHashMap<>();
+        tree.path("modifications")
+                .propertyNames()
+                .forEach(id -> fitted.put(Names.modification(id), modifications.contains(id)));
+        return new TypeSheet(
+                tree.path("id").asString(), tree.path("name").asString(), notes, fitted, clocks, measures, maps);
     }
 
     private static void refuse(PackSource source, List<InvalidPack.Finding> wrong) {
@@ -200,13 +231,18 @@ public final class PackReader {
         }
     }
 
-    private static Plan join(TypeSheet sheet, PackSource source) {
+    private static Plan join(TypeSheet sheet, PackSource source, Conditions language, boolean closely) {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         List<Procedure> procedures = new ArrayList<>();
         JsonNode nodes = source.tree().path("procedures");
+        PackConditions conditions = PackConditions.of(sheet, nodes, language);
+        if (closely) {
+            conditions.examine(source, wrong);
+        }
         for (int i = 0; i < nodes.size(); i++) {
             JsonNode node = nodes.get(i);
-            Procedure procedure = orFinding(source, "/procedures/" + i, wrong, () -> PackLines.procedure(node, sheet));
+            Procedure procedure =
+                    orFinding(source, "/procedures/" + i, wrong, () -> PackLines.procedure(node, sheet, conditions));
             if (procedure != null) {
                 procedures.add(procedure);
             }

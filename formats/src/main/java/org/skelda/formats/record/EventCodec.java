@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.departure.Event;
+import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.Fact;
@@ -22,6 +23,7 @@ import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatEvent;
 import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.formats.attempt.AttemptCodec;
+import org.skelda.formats.fact.FactsCodec;
 import org.skelda.formats.feed.FeedCodec;
 import org.skelda.formats.line.LineCodec;
 import org.skelda.formats.log.FactCodec;
@@ -45,6 +47,7 @@ public final class EventCodec {
     private static final FactCodec<LineEvent> LINE = new LineCodec();
     private static final FactCodec<AttemptEvent> ATTEMPT = new AttemptCodec();
     private static final FactCodec<FeedEvent> FEED = new FeedCodec();
+    private static final FactCodec<FactEvent> FACT = new FactsCodec();
     private static final FactCodec<SimulatorEvent> SIMULATOR = new SimulatorCodec();
 
     /** Every type of event, and the room that reads it. */
@@ -56,6 +59,7 @@ public final class EventCodec {
         new Room<>(LineEvent.class, LINE, Event::of).enter();
         new Room<>(AttemptEvent.class, ATTEMPT, Event::of).enter();
         new Room<>(FeedEvent.class, FEED, Event::of).enter();
+        new Room<>(FactEvent.class, FACT, Event::of).enter();
         new Room<>(SimulatorEvent.class, SIMULATOR, Event::of).enter();
     }
 
@@ -100,6 +104,7 @@ public final class EventCodec {
             case Event.OfLine(var fact) -> LINE.write(fact, payload);
             case Event.OfAttempt(var fact) -> ATTEMPT.write(fact, payload);
             case Event.OfFeed(var fact) -> FEED.write(fact, payload);
+            case Event.OfFact(var fact) -> FACT.write(fact, payload);
             case Event.OfSimulator(var fact) -> SIMULATOR.write(fact, payload);
         }
     }

@@ -26,7 +26,8 @@ public final class ShippedPacks {
                 type.getBytes(StandardCharsets.UTF_8),
                 "procedures.yaml",
                 procedures.getBytes(StandardCharsets.UTF_8),
-                List.of(modifications));
+                List.of(modifications),
+                NoConditions.LANGUAGE);
     }
 
     private static String text(String name) {

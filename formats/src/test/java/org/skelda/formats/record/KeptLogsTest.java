@@ -28,6 +28,7 @@ import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordEvent;
+import org.skelda.formats.procedure.NoConditions;
 import org.skelda.formats.procedure.PackReader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -68,7 +69,8 @@ class KeptLogsTest {
                 Files.readAllBytes(folder.resolve("type.yaml")),
                 "procedures.yaml",
                 Files.readAllBytes(folder.resolve("procedures.yaml")),
-                opening.modifications());
+                opening.modifications(),
+                NoConditions.LANGUAGE);
         Departure departure = Departure.replay(plan, log);
         Instant now = departure.at().plusSeconds(1);
         DepartureView view = Viewing.view(departure, now);

@@ -8,11 +8,14 @@ import java.util.UUID;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.departure.Event;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.log.Person;
 import org.skelda.core.measure.Judgement;
+import org.skelda.core.need.Value;
 import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Role;
 import org.skelda.core.procedure.Seat;
@@ -84,6 +87,13 @@ public final class SampleLog {
                 Event.of(new RecordEvent.Abandoned("aircraft change")),
                 Event.of(new FeedEvent.FeedAttached(new UUID(3, 3), "Simulated aircraft", true)),
                 Event.of(new FeedEvent.FeedLost(new UUID(3, 3), BEGIN)),
+                Event.of(new FactEvent.FactGiven(
+                        DayFact.OAT_C,
+                        new Value.Number(-3.5),
+                        FactEvent.Source.CREW,
+                        List.of(new FactEvent.Change(LINE, FactEvent.Becomes.NOT_DECIDED)))),
+                Event.of(new FactEvent.FactGiven(
+                        DayFact.ICING, new Value.YesNo(true), FactEvent.Source.CREW, List.of())),
                 Event.of(new SimulatorEvent.ControlTapped("engine-2/fuel", "on")),
                 Event.of(new AttemptEvent.AttemptBegan(Subject.engine(2), 1, BEGIN, "1 " + "a".repeat(64))),
                 Event.of(new AttemptEvent.MilestoneReached(

@@ -1,0 +1,72 @@
+package org.skelda.core.fact;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.skelda.core.line.Progress;
+import org.skelda.core.log.Decision;
+import org.skelda.core.log.Grounds;
+import org.skelda.core.log.Refusal;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Reach;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.LineRef;
+
+/** Decides what is asked about the facts of the day. */
+public final class FactDeciding {
+    private FactDeciding() {}
+
+    public static Decision<FactEvent> decide(Progress progress, FactAsk ask, Grounds grounds) {
+        return switch (ask) {
+            case FactAsk.GiveFact give -> grounds.seated(() -> give(progress, give, grounds));
+        };
+    }
+
+    private static Decision<FactEvent> give(Progress progress, FactAsk.GiveFact ask, Grounds grounds) {
+        Optional<DayFact> known = DayFact.named(ask.fact());
+        if (known.isEmpty()) {
+            return Decision.refused(new Refusal.UnknownFact(ask.fact()));
+        }
+        DayFact fact = known.get();
+        if (fact.kind() != ask.value().kind() || !fact.unit().equals(ask.unit())) {
+            return Decision.refused(new Refusal.UnknownUnit(ask.unit(), fact.unit()));
+        }
+        if (ask.value() instanceof Value.Number(double value) && !within(fact.bounds(), value)) {
+            return Decision.refused(new Refusal.ImpossibleValue(
+                    fact.label(),
+                    value,
+                    fact.bounds().min(),
+                    fact.bounds().max(),
+                    fact.unit(),
+                    "Look again; it is kept as it was."));
+        }
+        return grounds.accept(new FactEvent.FactGiven(
+                fact, ask.value(), FactEvent.Source.CREW, changes(progress, fact, ask.value())));
+    }
+
+    private static boolean within(Reach.Bounds bounds, double value) {
+        return value >= bounds.min() && value <= bounds.max();
+    }
+
+    /** The lines that a fact changes, in working order. Only those that ask for it are looked at. */
+    static List<FactEvent.Change> changes(Progress before, DayFact fact, Value value) {
+        Progress after = before.knowing(name ->
+                name.equals(fact.id()) ? Optional.of(value) : before.known().value(name));
+        List<FactEvent.Change> changes = new ArrayList<>();
+        for (LineRef ref : before.plan().asking(fact.id())) {
+            FactEvent.Becomes now = becomes(after.need(ref));
+            if (now != becomes(before.need(ref))) {
+                changes.add(new FactEvent.Change(ref, now));
+            }
+        }
+        return changes;
+    }
+
+    private static FactEvent.Becomes becomes(Need need) {
+        return switch (need) {
+            case Need.Needed _ -> FactEvent.Becomes.NEEDED;
+            case Need.NotNeeded _ -> FactEvent.Becomes.NOT_NEEDED;
+            case Need.NotDecided _ -> FactEvent.Becomes.NOT_DECIDED;
+        };
+    }
+}

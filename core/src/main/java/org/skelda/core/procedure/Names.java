@@ -1,0 +1,16 @@
+package org.skelda.core.procedure;
+
+/** How conditions name what is neither a fact of the day nor an option: as they write it. */
+public final class Names {
+    private Names() {}
+
+    /** What a measured line read. */
+    public static String reading(LineRef line) {
+        return "reading('" + line + "')";
+    }
+
+    /** Whether the tail has a modification. */
+    public static String modification(String id) {
+        return "modification('" + id + "')";
+    }
+}
