@@ -17,10 +17,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
 /**
- * Hashes passwords on threads of its own, one for those who sign in and one for those who are signed in. A hash takes a
- * core for a fifth of a second by design; on the threads of requests a few of them at once would hold up everything
- * else. Strangers get no more than half a core: their thread rests after each hash for as long as it took, however many
- * wait.
+ * Hashes passwords on threads of its own, one for strangers and one for those who are signed in, or were on the same
+ * device. A hash takes a core for a fifth of a second by design; on the threads of requests a few of them at once would
+ * hold up everything else. Strangers get no more than half a core: their thread rests after each hash for as long as it
+ * took, however many wait.
  */
 @Component
 class Hashing {
@@ -54,8 +54,8 @@ class Hashing {
     }
 
     /**
-     * Whether a password fits a hash; strangers are not waited for. @throws ProblemException throttled when too many
-     * wait
+     * Whether a password fits a hash, for one who is signed in or was on that device; strangers are not waited
+     * for. @throws ProblemException throttled when too many wait
      */
     boolean fitsAhead(String password, String hash) {
         return on(ofSignedIn, () -> encoder.matches(password, hash), _ -> {});

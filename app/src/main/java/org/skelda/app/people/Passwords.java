@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.springframework.stereotype.Service;
@@ -62,16 +63,19 @@ public class Passwords {
      * @param accountName as typed
      * @param password as typed
      * @param remoteAddress where the request came from
+     * @param known whether it comes from a device on which that account has signed in before
      * @return the account
      * @throws ProblemException sign-in when they do not fit, throttled after too many wrong tries or while too many
      *     wait
      */
-    Account check(String accountName, String password, String remoteAddress) {
+    Account check(String accountName, String password, String remoteAddress, Predicate<Account> known) {
         String name = accountName.strip().toLowerCase(Locale.ROOT);
         spend("for this name", ofAddresses.get(remoteAddress), ofNames.get(new NameFromAddress(name, remoteAddress)));
         Optional<Account> account = accounts.findByAccountName(name);
         // The same work is done for an unknown name, so that the time it takes tells nothing.
-        boolean fits = hashing.fits(password, account.map(Account::passwordHash).orElse(NOBODYS_HASH));
+        String hash = account.map(Account::passwordHash).orElse(NOBODYS_HASH);
+        boolean fits =
+                account.filter(known).isPresent() ? hashing.fitsAhead(password, hash) : hashing.fits(password, hash);
         Account found = account.filter(one -> fits && standing.answers(one, remoteAddress))
                 .orElseThrow(() -> new ProblemException(Problems.wrongPassword()));
         giveBack(ofAddresses.get(remoteAddress), ofNames.get(new NameFromAddress(name, remoteAddress)));

@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
     private final Passwords passwords;
     private final Accounts accounts;
+    private final KnownDevices devices;
     private final OwnHosts hosts;
     private final ForgeryTokens tokens;
     private final ApplicationEventPublisher listeners;
@@ -37,12 +38,14 @@ class SessionController {
     SessionController(
             Passwords passwords,
             Accounts accounts,
+            KnownDevices devices,
             OwnHosts hosts,
             ForgeryTokens tokens,
             ApplicationEventPublisher listeners,
             SkeldaProperties properties) {
         this.passwords = passwords;
         this.accounts = accounts;
+        this.devices = devices;
         this.hosts = hosts;
         this.tokens = tokens;
         this.listeners = listeners;
@@ -110,7 +113,9 @@ class SessionController {
         if (!hosts.sent(request)) {
             throw new ProblemException(Problems.forbidden());
         }
-        Account account = passwords.check(body.account(), body.password(), request.getRemoteAddr());
+        Account account = passwords.check(
+                body.account(), body.password(), request.getRemoteAddr(), one -> devices.knows(request, one));
+        devices.remember(request, response, account);
         SignedIn person = SignedIn.of(account);
         request.getSession();
         request.changeSessionId();

@@ -5,10 +5,12 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import jakarta.servlet.http.Cookie;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 import org.skelda.app.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -24,13 +26,15 @@ class SessionTest {
     @Autowired
     private MockMvc mvc;
 
-    private MockHttpServletResponse signIn(String account, String password, String address) throws Exception {
+    private MockHttpServletResponse signIn(String account, String password, String address, Cookie... cookies)
+            throws Exception {
         return answer(post("/api/session")
                 .with(csrf())
                 .contentType(MediaType.APPLICATION_JSON)
                 .content("{\"account\":\"" + account + "\",\"password\":\"" + password + "\"}")
                 .with(request -> {
                     request.setRemoteAddr(address);
+                    request.setCookies(cookies);
                     return request;
                 }));
     }
@@ -105,6 +109,54 @@ class SessionTest {
             statuses.add(stranger.get());
         }
         assertThat(statuses).containsOnly(401, 429).contains(429);
+    }
+
+    /** However many strangers there are, from however many addresses: who has signed in on a device before gets in. */
+    @Test
+    void strangersKeepNobodyOutOfADeviceThatIsKnown() throws Exception {
+        Cookie known = signIn("stenvik", DemoPassword.TEXT, "127.0.0.9").getCookie("SKELDA-KNOWN");
+        assertThat(known).isNotNull();
+        assertThat(known.isHttpOnly()).isTrue();
+        AtomicBoolean enough = new AtomicBoolean();
+        try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+            for (int i = 0; i < 20; i++) {
+                String net = "198.18." + i + ".";
+                threads.submit(() -> {
+                    for (int host = 1; !enough.get() && host < 250; host++) {
+                        signIn("nobody", "wrong", net + host);
+                        Thread.sleep(50);
+                    }
+                    return null;
+                });
+            }
+            try {
+                int turnedAway = 0;
+                for (int tries = 0; turnedAway == 0 && tries < 50; tries++) {
+                    turnedAway += signIn("stenvik", DemoPassword.TEXT, "127.0.1." + tries)
+                                            .getStatus()
+                                    == 429
+                            ? 1
+                            : 0;
+                }
+                assertThat(turnedAway)
+                        .as("a device that nobody knows has to wait")
+                        .isPositive();
+                for (int i = 0; i < 5; i++) {
+                    assertThat(signIn("stenvik", DemoPassword.TEXT, "127.0.2." + i, known)
+                                    .getStatus())
+                            .isEqualTo(200);
+                }
+                assertThat(signIn("halden", DemoPassword.TEXT, "127.0.3.1", known)
+                                .getStatus())
+                        .as("it is known for one account only")
+                        .isIn(200, 429);
+                assertThat(signIn("stenvik", "wrong", "127.0.3.2", known).getStatus())
+                        .as("it is worth nothing without the password")
+                        .isEqualTo(401);
+            } finally {
+                enough.set(true);
+            }
+        }
     }
 
     @Test
