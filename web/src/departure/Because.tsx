@@ -10,7 +10,8 @@ export function Because({ line }: { line: WorkLine }) {
 /** In a sentence; null for a line that is always needed, or of which nothing is known yet. */
 export function because({ view }: WorkLine): string | null {
   const known = view.because?.filter((ground) => ground.value !== undefined) ?? [];
-  if (known.length === 0) return null;
+  const undecided = view.gate?.waits.some((wait) => wait.kind === 'FACT') ?? false;
+  if (known.length === 0 || undecided) return null;
   const grounds = known.map((ground) => `${ground.name} ${ground.value}`).join(', ');
-  return view.state === 'NOT_NEEDED' ? `Not needed today: ${grounds}.` : `Needed on days like this: ${grounds}.`;
+  return view.state === 'NOT_NEEDED' ? `Not needed today: ${grounds}` : `Needed today: ${grounds}`;
 }

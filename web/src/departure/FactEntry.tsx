@@ -1,8 +1,9 @@
-import { Button, Group } from '@mantine/core';
+import { Button } from '@mantine/core';
 import type { Schemas } from '../api/client';
 import { Key } from '../ui/Key';
 import { MeasureEntry } from '../ui/MeasureEntry';
 import { shownUnit } from '../ui/units';
+import styles from './FactEntry.module.css';
 
 export type Fact = Schemas['FactView'];
 
@@ -12,11 +13,14 @@ export function FactEntry({
   typing,
   setTyping,
   give,
+  focus = false,
 }: {
   fact: Fact;
   typing: string;
   setTyping: (text: string) => void;
   give: (value: string | boolean) => void;
+  /** Whether it takes the focus: in a sheet the desk's keys are not heard. */
+  focus?: boolean;
 }) {
   if (fact.kind === 'NUMBER')
     return (
@@ -30,13 +34,20 @@ export function FactEntry({
       />
     );
   return (
-    <Group mt={10} role="group" aria-label={fact.label}>
-      <Button variant="filled" size="lg" onClick={() => give(true)} rightSection={<Key name="Y" />}>
+    <div
+      className={styles.yesNo}
+      role="group"
+      aria-label={fact.label}
+      onKeyDown={(event) => {
+        if (/^[yn]$/i.test(event.key)) give(event.key.toLowerCase() === 'y');
+      }}
+    >
+      <Button variant="filled" autoFocus={focus} onClick={() => give(true)} rightSection={<Key name="Y" />}>
         Yes
       </Button>
-      <Button variant="filled" size="lg" onClick={() => give(false)} rightSection={<Key name="N" />}>
+      <Button variant="filled" onClick={() => give(false)} rightSection={<Key name="N" />}>
         No
       </Button>
-    </Group>
+    </div>
   );
 }

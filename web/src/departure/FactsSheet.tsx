@@ -37,12 +37,13 @@ export function FactsSheet({ opened, close }: { opened: boolean; close: () => vo
               <span>{fact.label}</span>
               <b>{known(fact, shownUnit(fact.unit)) ?? 'not known'}</b>
               <small>
-                {fact.by && fact.at
-                  ? `${fact.by.name}, ${utc(fact.at, true)}`
-                  : fact.number !== undefined
-                    ? 'the schedule'
-                    : ''}
-                {fact.decides > 0 && ` decides ${fact.decides} ${fact.decides === 1 ? 'line' : 'lines'}`}
+                {[
+                  fact.by && fact.at ? `${fact.by.name}, ${utc(fact.at, true)}` : null,
+                  !fact.by && fact.number !== undefined ? 'the schedule' : null,
+                  fact.decides > 0 ? `decides ${fact.decides} ${fact.decides === 1 ? 'line' : 'lines'}` : null,
+                ]
+                  .filter(Boolean)
+                  .join('; ')}
               </small>
               {open && telling !== fact.id && (
                 <Button
@@ -57,7 +58,7 @@ export function FactsSheet({ opened, close }: { opened: boolean; close: () => vo
               )}
             </div>
             {open && telling === fact.id && (
-              <FactEntry fact={fact} typing={typing} setTyping={setTyping} give={give(fact)} />
+              <FactEntry fact={fact} typing={typing} setTyping={setTyping} give={give(fact)} focus />
             )}
           </li>
         ))}

@@ -3,6 +3,7 @@ import { shown } from '../ui/number';
 import { countdown } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import type { WorkLine } from '../live/departureContext';
+import { because } from './Because';
 import styles from './LineRow.module.css';
 
 /**
@@ -44,8 +45,9 @@ function Opens({ at }: { at: string }) {
   );
 }
 
-function outcome({ text, view }: WorkLine): string | null {
-  if (view.state === 'NOT_NEEDED') return 'not needed today';
+function outcome(line: WorkLine): string | null {
+  const { text, view } = line;
+  if (view.state === 'NOT_NEEDED') return because(line) ?? 'Not needed today';
   if (view.state === 'DEVIATED') return `deviation: ${view.deviation?.reason}`;
   if (view.reading && text.measure) {
     const value = `${shown(view.reading.value, text.measure.decimals)} ${shownUnit(view.reading.unit)}`;
