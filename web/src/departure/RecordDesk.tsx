@@ -4,6 +4,7 @@ import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { useDeparture } from '../live/departureContext';
+import { DayOfRecord } from './DayOfRecord';
 import { Notices } from './Notices';
 import styles from './RecordDesk.module.css';
 
@@ -11,7 +12,10 @@ import styles from './RecordDesk.module.css';
 export function RecordDesk() {
   const { page, state, works } = useDeparture();
   const { lifecycle } = state.view;
-  const lines = works.filter((work) => work.view.state !== 'NOT_NEEDED').flatMap((work) => work.lines);
+  const lines = works
+    .filter((work) => work.view.state !== 'NOT_NEEDED')
+    .flatMap((work) => work.lines)
+    .filter((line) => line.view.state !== 'NOT_NEEDED');
   const readings = lines.filter((line) => line.view.reading);
   const deviations = lines.filter((line) => line.view.deviation);
   const head = state.events.at(-1)?.hash;
@@ -78,6 +82,7 @@ export function RecordDesk() {
               </li>
             ))}
           </ul>
+          <DayOfRecord />
           <h2>Record</h2>
           <Button component="a" href={`/api/departures/${page.id}/record`} download>
             Download as JSON

@@ -42,19 +42,28 @@ import org.springframework.stereotype.Component;
 public final class CelConditions implements Conditions {
     private static final int LONGEST = 400;
     private static final int DEEPEST = 24;
-    private static final CelOptions OPTIONS = CelOptions.current()
-            .enableHeterogeneousNumericComparisons(true)
-            .maxExpressionCodePointSize(LONGEST)
-            .maxParseRecursionDepth(DEEPEST)
-            .build();
     private static final Pattern UNDECLARED = Pattern.compile("undeclared reference to '(.*)' \\(in");
     private static final Pattern NOT_YES_NO = Pattern.compile("expected type 'bool' but found '(.*)'");
     private static final Pattern NO_OVERLOAD =
             Pattern.compile("found no matching overload for '(.*)' applied to '(.*?)' ?(\\(cand.*)?");
 
     private final Map<Map<String, Kind>, CelCompiler> compilers = new ConcurrentHashMap<>();
-    private final CelRuntime runtime =
-            CelRuntimeFactory.standardCelRuntimeBuilder().setOptions(OPTIONS).build();
+
+    /** Made with the first condition that is understood. */
+    private static final class Running {
+        static final CelRuntime RUNTIME = CelRuntimeFactory.standardCelRuntimeBuilder()
+                .setOptions(Written.OPTIONS)
+                .build();
+    }
+
+    /** The same. */
+    private static final class Written {
+        static final CelOptions OPTIONS = CelOptions.current()
+                .enableHeterogeneousNumericComparisons(true)
+                .maxExpressionCodePointSize(LONGEST)
+                .maxParseRecursionDepth(DEEPEST)
+                .build();
+    }
 
     /** Understood when it is asked for the first time: until then a server that starts need not know the language. */
     @Override
@@ -72,7 +81,7 @@ public final class CelConditions implements Conditions {
                     .map(CelReference::name)
                     .filter(name -> !name.isEmpty())
                     .collect(Collectors.toCollection(TreeSet::new));
-            return new CelCondition(text, names, numbers, runtime.createProgram(ast));
+            return new CelCondition(text, names, numbers, Running.RUNTIME.createProgram(ast));
         } catch (CelValidationException e) {
             throw new InvalidCondition("'" + text + "': " + sentence(e, declared.keySet()));
         } catch (CelEvaluationException e) {
@@ -82,7 +91,7 @@ public final class CelConditions implements Conditions {
 
     private static CelCompiler compiler(Map<String, Kind> declared) {
         CelCompilerBuilder builder = CelCompilerFactory.standardCelCompilerBuilder()
-                .setOptions(OPTIONS)
+                .setOptions(Written.OPTIONS)
                 .addMacros(name("reading"), name("modification"))
                 .setResultType(SimpleType.BOOL);
         declared.forEach((name, kind) -> builder.addVar(
