@@ -1,8 +1,9 @@
-import { Drawer } from '@mantine/core';
+import { Button, Drawer } from '@mantine/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
+import { Key } from '../ui/Key';
 import { ClocksRail } from './ClocksRail';
 import styles from './Desk.module.css';
 import { useDeparture } from '../live/departureContext';
@@ -45,6 +46,11 @@ export function Desk() {
   useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread');
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
+  const theDay = mine && state.view.facts.length > 0 && (
+    <Button className={styles.day} onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
+      The day
+    </Button>
+  );
   return (
     <div className={styles.frame}>
       <Ribbon open={setSheet} />
@@ -64,9 +70,11 @@ export function Desk() {
       </main>
       <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks">
         <ClocksRail />
+        {theDay}
       </aside>
       <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}>
         <ClocksRail quiet />
+        {theDay}
       </Drawer>
       <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}>
         <Thread selected={work?.text.id ?? null} go={go} />

@@ -24,7 +24,7 @@ const KEYS: [string, string][] = [
   ['⌫', 'take the newest tap back'],
   ['C', 'clocks'],
   ['S', 'seats and roles'],
-  ['F', 'facts of the day'],
+  ['V', 'the day, and what it decides'],
   ['/', 'find a line'],
   ['?', 'this sheet'],
   ['Esc', 'step out'],

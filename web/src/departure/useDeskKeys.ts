@@ -49,7 +49,7 @@ export function useDeskKeys({
         case '/':
           open('find');
           return true;
-        case 'F':
+        case 'V':
           open('facts');
           return true;
         case 'S':

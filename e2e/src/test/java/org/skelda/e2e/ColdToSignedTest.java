@@ -80,7 +80,7 @@ class ColdToSignedTest {
         captain.press("y");
         captain.text("Icing conditions: one line changes, Engine anti-ice").waitFor();
         captain.page().waitForCondition(() -> captain.cardText().contains("Needed today: Icing conditions yes"));
-        captain.press("f");
+        captain.press("v");
         captain.waitForDialog();
         captain.page()
                 .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Icing conditions: tell"))

@@ -136,7 +136,7 @@ public class Packs {
     }
 
     private static String name(Resource resource) {
-        String description = resource.getDescription();
+        String description = resource.getDescription().replaceAll("^file \\[|\\]$", "");
         int packs = description.lastIndexOf("packs/");
         return packs >= 0 ? description.substring(packs).replaceAll("[\\]']+$", "") : description;
     }

@@ -89,6 +89,14 @@ class CommandsTest {
                 "AMEND|\"text\":\"note\"|departure-closed",
                 "SIGN|\"password\":\"wrong\"|sign-in",
                 "SIGN|\"password\":\"skerry-light\"|lines-open",
+                "GIVE_FACT|\"fact\":\"moon\",\"yes\":true|unknown-fact",
+                "GIVE_FACT|\"fact\":\"oat_c\",\"number\":50,\"unit\":\"degF\"|unit-unknown",
+                "GIVE_FACT|\"fact\":\"oat_c\",\"yes\":true|unit-unknown",
+                "GIVE_FACT|\"fact\":\"icing\",\"number\":1,\"unit\":\"\"|unit-unknown",
+                "GIVE_FACT|\"fact\":\"oat_c\",\"number\":150,\"unit\":\"degC\"|out-of-range",
+                "GIVE_FACT|\"fact\":\"oat_c\",\"number\":\"NaN\",\"unit\":\"degC\"|out-of-range",
+                "GIVE_FACT|\"fact\":\"oat_c\"|bad-request",
+                "GIVE_FACT|\"fact\":\"oat_c\",\"number\":3,\"unit\":\"degC\",\"yes\":true|bad-request",
                 "LAUNCH||bad-request",
                 "ABANDON|\"reason\":\"\"|reason-missing"
             })
@@ -174,6 +182,25 @@ class CommandsTest {
         return answer.body().path("violations").values().stream()
                 .map(violation -> violation.path("field").asString())
                 .toList();
+    }
+
+    @Test
+    void aFactOfTheDayDecidesALineAndIsInTheLog() throws Exception {
+        CrewOverHttp.Answer given = captain.ask(id, ALL, "GIVE_FACT", "\"fact\":\"icing\",\"yes\":false");
+        assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
+        JsonNode view = captain.read("/api/departures/" + id + "/view").body();
+        assertThat(view.path("factChange").path("lines").values())
+                .extracting(JsonNode::asString)
+                .containsExactly("after-start/anti-ice");
+        assertThat(view.path("factChange").path("seq").longValue())
+                .isEqualTo(given.body().path("last").longValue());
+        JsonNode event = captain.read("/api/departures/" + id + "/events?after="
+                        + (given.body().path("first").longValue() - 1))
+                .body()
+                .get(0);
+        assertThat(event.path("payload").toString())
+                .isEqualTo("{\"fact\":\"icing\",\"source\":\"crew\",\"value\":false,"
+                        + "\"changed\":[{\"line\":\"after-start/anti-ice\",\"becomes\":\"not_needed\"}]}");
     }
 
     @Test

@@ -1,0 +1,79 @@
+package org.skelda.app.procedure;
+
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.skelda.app.SkeldaProperties;
+import org.skelda.app.clock.ServerClock;
+import org.skelda.app.need.CelConditions;
+
+/** Packs that come from a folder are examined whole before anything of them is kept. */
+class PacksOfAFolderTest {
+    private static final Path SHIPPED = Path.of("../packs");
+    private static final String LINE = "{id: people, kind: check,";
+
+    @TempDir
+    private Path folder;
+
+    private final StoredPacks stored = mock(StoredPacks.class);
+
+    @BeforeEach
+    void copy() throws IOException {
+        for (String file : new String[] {"types/havern-2m.yaml", "procedures/havern-2m.yaml"}) {
+            Files.createDirectories(folder.resolve(file).getParent());
+            Files.copy(SHIPPED.resolve(file), folder.resolve(file));
+        }
+    }
+
+    private void write(String condition) throws IOException {
+        Path file = folder.resolve("procedures/havern-2m.yaml");
+        Files.writeString(
+                file, Files.readString(file).replace(LINE, "{id: people, when: \"" + condition + "\", kind: check,"));
+    }
+
+    private Packs read() {
+        SkeldaProperties properties =
+                new SkeldaProperties(folder, true, folder, List.of(), new SkeldaProperties.Clock(1));
+        ServerClock clock = mock(ServerClock.class);
+        when(clock.instant()).thenReturn(Instant.EPOCH);
+        return new Packs(stored, properties, clock, new CelConditions());
+    }
+
+    @Test
+    void aNameThatNobodyDeclaredIsToldWithItsLineAndNothingIsKept() throws IOException {
+        write("moon > 3");
+        assertThatThrownBy(this::read)
+                .isInstanceOf(Packs.InvalidPacks.class)
+                .hasMessageContaining("havern-2m.yaml:19 /procedures/0/lines/1/when")
+                .hasMessageContaining("'moon' is nothing that a condition may name");
+        verify(stored, never()).save(any());
+    }
+
+    @Test
+    void aHugeConditionIsToldWithItsPlace() throws IOException {
+        write("icing || ".repeat(5000) + "night");
+        assertThatThrownBy(this::read)
+                .isInstanceOf(Packs.InvalidPacks.class)
+                .hasMessageContaining("/procedures/0/lines/1/when");
+        verify(stored, never()).save(any());
+    }
+
+    @Test
+    void oneThatIsRightIsTaken() throws IOException {
+        write("night && reading('safety-power/battery-volts') < 24");
+        assertThatCode(this::read).doesNotThrowAnyException();
+    }
+}
