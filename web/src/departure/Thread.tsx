@@ -81,7 +81,7 @@ function knotOf(work: Work, selected: string | null, working: string | null): Kn
 
 function detail(work: Work, now: number): string {
   const { view } = work;
-  if (view.state === 'NOT_NEEDED') return 'only when it is needed';
+  if (view.state === 'NOT_NEEDED') return work.text.abnormal ? 'only when it is needed' : 'not needed today';
   if (view.held) return `on hold: ${view.held.reason}`;
   if (view.state === 'DONE') return `${view.total} done`;
   const wait = view.opensAt ? Date.parse(view.opensAt) - now : 0;

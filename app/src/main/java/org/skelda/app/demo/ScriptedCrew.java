@@ -52,7 +52,11 @@ final class ScriptedCrew {
 
     void seat(Person left, @Nullable Person right) {
         ask(left, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
-        DRY_DAY.forEach((fact, yes) -> ask(left, Ask.of(new FactAsk.GiveFact(fact.id(), new Value.YesNo(yes), ""))));
+        DRY_DAY.forEach((fact, yes) -> {
+            if (!departures.state(departureId).plan().asking(fact.id()).isEmpty()) {
+                ask(left, Ask.of(new FactAsk.GiveFact(fact.id(), new Value.YesNo(yes), "")));
+            }
+        });
         if (right != null) {
             ask(right, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         }
