@@ -46,6 +46,11 @@ class KeyboardAloneTest {
     }
 
     private static void tabTo(Page page, String name) {
+        // What comes from the server may come a moment later: nobody tabs to what is not there.
+        page.waitForFunction(
+                "name => [...document.querySelectorAll('a, button, input')].some(e => ((e.getAttribute('aria-label') "
+                        + "?? '') + ' ' + (e.labels?.[0]?.textContent ?? '') + e.textContent).includes(name))",
+                name);
         for (int i = 0; i < 60; i++) {
             page.keyboard().press("Tab");
             String focused = (String)

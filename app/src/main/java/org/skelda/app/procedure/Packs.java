@@ -14,11 +14,14 @@ import java.util.Optional;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.need.Conditions;
+import org.skelda.core.need.Known;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.procedure.InvalidPack;
 import org.skelda.formats.procedure.PackReader;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Service;
@@ -139,6 +142,21 @@ public class Packs {
         String description = resource.getDescription().replaceAll("^file \\[|\\]$", "");
         int packs = description.lastIndexOf("packs/");
         return packs >= 0 ? description.substring(packs).replaceAll("[\\]']+$", "") : description;
+    }
+
+    /**
+     * The conditions of the plans that are at hand are understood once the server answers, so that the first crew need
+     * not wait for it.
+     */
+    @EventListener(ApplicationReadyEvent.class)
+    void understandConditions() {
+        List<Plan> atHand = List.copyOf(plans.asMap().values());
+        Thread.ofPlatform()
+                .daemon()
+                .name("conditions")
+                .start(() -> atHand.forEach(plan -> plan.conditions()
+                        .values()
+                        .forEach(conditions -> conditions.forEach(condition -> condition.need(Known.NOTHING)))));
     }
 
     /** Whether a type has procedures, so that a departure can be opened for it. */
