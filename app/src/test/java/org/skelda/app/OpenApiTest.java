@@ -29,7 +29,7 @@ import org.junit.jupiter.api.Test;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.departure.LogEvent;
 import org.skelda.app.problem.Problem;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.beans.factory.annotation.Autowired;

@@ -18,7 +18,7 @@ import org.skelda.app.feed.Feeds;
 import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
 import org.skelda.core.record.Opening;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;

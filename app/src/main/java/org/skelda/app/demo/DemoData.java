@@ -18,7 +18,7 @@ import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.DemoPassword;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
 import org.skelda.core.record.Opening;
 import org.skelda.formats.start.StartProfiles;
 import org.springframework.boot.ApplicationArguments;

@@ -5,16 +5,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.PanelMap;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
 import org.skelda.core.record.Opening;
 
 /**

@@ -1,6 +1,6 @@
 package org.skelda.app.departure;
 
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 import org.springframework.boot.jackson.JacksonComponent;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;

@@ -9,8 +9,8 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.Ask;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
-import org.skelda.core.procedure.LineRef;
 
 /** What can be asked about lines and procedures. A line is named as procedure/line. */
 @JsonSubTypes({

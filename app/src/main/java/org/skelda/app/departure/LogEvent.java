@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
 
 /**
  * The form of a stored event, as the log's readers get it; the text itself is handed out as it was hashed.

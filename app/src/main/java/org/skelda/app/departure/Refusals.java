@@ -9,16 +9,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.skelda.app.problem.Problem;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.fact.DayFact;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Procedure;
-import org.skelda.core.procedure.Seat;
 
 /** The catalogue's answer to each refusal: one clear sentence, and what to do. */
 final class Refusals {

@@ -8,9 +8,9 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Ask;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
 import org.skelda.core.seat.SeatAsk;
 
 /** What can be asked about seats. */

@@ -2,7 +2,7 @@ package org.skelda.app.people;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
 
 /** Someone who may sign in. */
 @Entity

@@ -3,7 +3,7 @@ package org.skelda.app.people;
 import java.io.Serial;
 import java.io.Serializable;
 import java.security.Principal;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
 
 /**
  * Who a session belongs to; kept with the session in the database.

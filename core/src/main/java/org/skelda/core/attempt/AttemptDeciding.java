@@ -6,13 +6,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Progress;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.start.Tap;
 import org.skelda.core.start.TappedStart;
 

@@ -7,10 +7,10 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.fact.FactView;
 import org.skelda.core.feed.Feed;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.ClockView;
 import org.skelda.core.line.ProcedureView;
 import org.skelda.core.log.Lifecycle;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.seat.SeatView;
 
 /**

@@ -7,9 +7,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactView;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.ClockView;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LinesViewing;
@@ -17,8 +19,6 @@ import org.skelda.core.line.ProcedureView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.line.Progress;
 import org.skelda.core.log.Lifecycle;
-import org.skelda.core.procedure.LineRef;
-import org.skelda.core.procedure.Seat;
 import org.skelda.core.seat.SeatView;
 
 /** Tells what a state means at a time, joined from what its rooms tell. */

@@ -3,6 +3,7 @@ package org.skelda.core.fact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Progress;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
@@ -10,7 +11,6 @@ import org.skelda.core.log.Refusal;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Reach;
 import org.skelda.core.need.Value;
-import org.skelda.core.procedure.LineRef;
 
 /** Decides what is asked about the facts of the day. */
 public final class FactDeciding {

@@ -1,9 +1,9 @@
 package org.skelda.core.fact;
 
 import java.util.List;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.Fact;
 import org.skelda.core.need.Value;
-import org.skelda.core.procedure.LineRef;
 
 /** What can have happened to the facts of the day. */
 public sealed interface FactEvent extends Fact {

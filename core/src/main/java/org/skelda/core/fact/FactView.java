@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Person;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Progress;
-import org.skelda.core.log.Person;
 import org.skelda.core.need.Kind;
 import org.skelda.core.need.Value;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * A fact of the day at a time.

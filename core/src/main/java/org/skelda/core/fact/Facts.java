@@ -5,8 +5,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
+import org.skelda.core.crew.Person;
 import org.skelda.core.log.LogEntry;
-import org.skelda.core.log.Person;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Value;
 

@@ -3,7 +3,7 @@ package org.skelda.core.line;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 
 /** A started clock. @param elapsed whether it had run out at the view's time */
 public record ClockView(

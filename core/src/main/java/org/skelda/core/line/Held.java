@@ -2,8 +2,8 @@ package org.skelda.core.line;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.crew.Person;
+import org.skelda.core.kind.LineRef;
 
 /** A procedure put aside. @param line where it was left, null when not said */
 public record Held(

@@ -1,7 +1,7 @@
 package org.skelda.core.line;
 
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 
 /** What can be asked about lines and their procedures. */
 public sealed interface LineAsk {

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Person;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
-import org.skelda.core.log.Person;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; what is done starts

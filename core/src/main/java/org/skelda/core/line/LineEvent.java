@@ -5,9 +5,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.Fact;
 import org.skelda.core.measure.Judgement;
-import org.skelda.core.procedure.LineRef;
 
 /** What can have happened to lines and their procedures, and to the clocks that lines start. Facts only. */
 public sealed interface LineEvent extends Fact {

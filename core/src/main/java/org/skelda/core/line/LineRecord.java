@@ -2,10 +2,10 @@ package org.skelda.core.line;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.Seat;
 
 /**
  * What the log holds of one line. A line without a record is untouched.

@@ -3,8 +3,8 @@ package org.skelda.core.line;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.Judgement;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * A line at a time.

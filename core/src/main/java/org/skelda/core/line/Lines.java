@@ -3,8 +3,8 @@ package org.skelda.core.line;
 import java.util.List;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.LogEntry;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * What the log holds of a plan's lines.

@@ -11,6 +11,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineView.GateView;
 import org.skelda.core.line.LineView.Ground;
 import org.skelda.core.line.LineView.LineState;
@@ -25,9 +27,7 @@ import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Procedure;
-import org.skelda.core.procedure.Seat;
 
 /**
  * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.

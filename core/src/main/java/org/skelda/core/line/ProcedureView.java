@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 
 /**
  * A procedure at a time.

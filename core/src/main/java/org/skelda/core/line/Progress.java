@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
@@ -12,7 +13,6 @@ import org.skelda.core.need.When;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 

@@ -7,9 +7,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * What taking one line back undoes: the clocks it started, and every answered line whose gate it had opened, directly

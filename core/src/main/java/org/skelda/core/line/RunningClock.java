@@ -2,7 +2,7 @@ package org.skelda.core.line;
 
 import java.time.Duration;
 import java.time.Instant;
-import org.skelda.core.procedure.LineRef;
+import org.skelda.core.kind.LineRef;
 
 /**
  * A clock that was started. It has run out once {@code startedAt + duration <= at}.

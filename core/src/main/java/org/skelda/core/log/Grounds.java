@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.skelda.core.crew.Person;
 
 /**
  * What every decision rests on besides the room's own state.

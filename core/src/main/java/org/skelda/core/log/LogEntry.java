@@ -3,7 +3,8 @@ package org.skelda.core.log;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.procedure.Seat;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Seat;
 
 /**
  * One line of a departure's log.

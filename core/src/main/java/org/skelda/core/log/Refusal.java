@@ -3,9 +3,10 @@ package org.skelda.core.log;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.procedure.GateState;
-import org.skelda.core.procedure.LineRef;
-import org.skelda.core.procedure.Seat;
 
 /** Why a command was not accepted. Nothing of it was kept. Each holds what a sentence about it needs. */
 public sealed interface Refusal {

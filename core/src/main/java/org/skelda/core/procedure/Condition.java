@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.List;
+import org.skelda.core.kind.LineRef;
 
 /** What must hold before a gated line may be answered. Whether it holds is told by the departure at a time. */
 public sealed interface Condition {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.LineRef;
 
 /**
  * Whether a line may be answered at a time, and what it waits for.

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Role;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
 
 /** One line of a procedure. Each kind is answered in its own way. */

@@ -1,5 +1,7 @@
 package org.skelda.core.procedure;
 
+import org.skelda.core.kind.LineRef;
+
 /** How conditions name what is neither a fact of the day nor an option: as they write it. */
 public final class Names {
     private Names() {}

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.skelda.core.kind.LineRef;
 
 /** Finds what is wrong in a plan: names that lead nowhere, ids used twice, gates that can never open. */
 final class PlanChecks {

@@ -2,6 +2,8 @@ package org.skelda.core.procedure;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.need.When;
 
 /**

@@ -2,11 +2,11 @@ package org.skelda.core.record;
 
 import java.util.List;
 import java.util.Set;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
-import org.skelda.core.procedure.LineRef;
 
 /**
  * Decides the end of a departure. A record is signed when nothing is open and the aircraft has left, and amended by

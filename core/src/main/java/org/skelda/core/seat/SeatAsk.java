@@ -1,9 +1,9 @@
 package org.skelda.core.seat;
 
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
 
 /** What can be asked about seats. */
 public sealed interface SeatAsk {

@@ -1,11 +1,11 @@
 package org.skelda.core.seat;
 
 import java.util.Optional;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
-import org.skelda.core.log.Person;
 import org.skelda.core.log.Refusal;
-import org.skelda.core.procedure.Seat;
 
 /** Decides who sits where. A held seat is taken over only with a reason; nobody sits in two. */
 public final class SeatDeciding {

@@ -2,10 +2,10 @@ package org.skelda.core.seat;
 
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.log.Fact;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
 
 /** What can have happened to the seats. */
 public sealed interface SeatEvent extends Fact {

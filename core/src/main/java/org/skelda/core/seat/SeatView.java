@@ -1,10 +1,10 @@
 package org.skelda.core.seat;
 
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.LineRef;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 
 /** A held seat. @param working the line this person would answer next, null when none */
 public record SeatView(

@@ -1,7 +1,7 @@
 package org.skelda.core.seat;
 
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.Role;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
 
 /** Who holds a seat, and in which role. */
 public record Seated(Person person, Role role) {}

@@ -6,10 +6,10 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.log.LogEntry;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
 
 /** Who sits where. @param held the holders; @param crew ids of all who ever held a seat */
 public record Seats(Map<Seat, Seated> held, Set<String> crew) {

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.fact.FactView;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.LineView;
 import org.skelda.core.line.LineView.LineState;
@@ -21,7 +22,6 @@ import org.skelda.core.line.LineView.WaitKind;
 import org.skelda.core.line.ProcedureView;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.need.Value;
-import org.skelda.core.procedure.LineRef;
 
 /** What is known of the day decides which lines are needed. */
 class FactsOfDepartureTest {

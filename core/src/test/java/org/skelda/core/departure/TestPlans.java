@@ -4,17 +4,17 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.skelda.core.alignment.AlignmentRule;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineHead;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
-import org.skelda.core.procedure.Role;
-import org.skelda.core.procedure.Seat;
 import org.skelda.core.procedure.TypeSheet;
 
 /** A small plan with every kind of line and every kind of gate. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.kind.LineRef;
 
 class PlanChecksTest {
     private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of());

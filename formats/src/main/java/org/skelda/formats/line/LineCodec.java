@@ -10,9 +10,9 @@ import static org.skelda.formats.log.Fields.text;
 import static org.skelda.formats.log.Fields.word;
 
 import java.time.Duration;
+import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.measure.Judgement;
-import org.skelda.core.procedure.LineRef;
 import org.skelda.formats.log.FactCodec;
 import org.skelda.formats.log.InvalidEvent;
 import tools.jackson.databind.JsonNode;

@@ -4,9 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
-import org.skelda.core.log.Person;
-import org.skelda.core.procedure.LineRef;
-import org.skelda.core.procedure.Seat;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.LineRef;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 

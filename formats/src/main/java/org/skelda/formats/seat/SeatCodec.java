@@ -6,7 +6,7 @@ import static org.skelda.formats.log.Fields.put;
 import static org.skelda.formats.log.Fields.seat;
 import static org.skelda.formats.log.Fields.word;
 
-import org.skelda.core.procedure.Role;
+import org.skelda.core.crew.Role;
 import org.skelda.core.seat.SeatEvent;
 import org.skelda.formats.log.FactCodec;
 import org.skelda.formats.log.InvalidEvent;

@@ -1,4 +1,4 @@
-package org.skelda.core.procedure;
+package org.skelda.core.crew;
 
 /** The two pilot seats. */
 public enum Seat {

@@ -1,4 +1,4 @@
-package org.skelda.core.log;
+package org.skelda.core.crew;
 
 /**
  * Someone of the operator.

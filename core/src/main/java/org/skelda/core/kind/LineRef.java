@@ -1,4 +1,4 @@
-package org.skelda.core.procedure;
+package org.skelda.core.kind;
 
 import java.util.regex.Pattern;
 

@@ -1,4 +1,4 @@
-package org.skelda.core.procedure;
+package org.skelda.core.crew;
 
 /** Who flies and who monitors; separate from the seat. */
 public enum Role {
