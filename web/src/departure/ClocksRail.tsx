@@ -8,7 +8,7 @@ import { Colleague } from './Colleague';
 import { useDeparture, useEngines } from '../live/departureContext';
 import { startClocks } from '../start/startClock';
 import { StartClocks } from '../start/StartClocks';
-import { useMonotonic } from '../start/useMonotonic';
+import { useMonotonic } from '../live/useMonotonic';
 import { playTone } from './useSound';
 
 const OPEN_ONES_SHOWN = 2;

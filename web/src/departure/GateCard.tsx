@@ -68,6 +68,9 @@ function sentence(wait: Wait): string {
       return `${wait.name} is not at idle on a good start`;
     case 'FACT':
       return `${wait.name}: not known yet`;
+    case 'STANDSTILL':
+      return `${wait.name} moves; this is for a standing aircraft`;
+    case 'ORDER':
     case 'LINE':
       return `${wait.name} comes first`;
   }

@@ -4,11 +4,11 @@ import { Key } from '../ui/Key';
 import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
 import { GateCard } from './GateCard';
 import styles from './LineCard.module.css';
-import { MeasureEntry } from '../ui/MeasureEntry';
 import { Outcome } from './Outcome';
 import type { Dialog } from '../ui/DeskDialog';
-import type { Answering } from './useAnswering';
-import { shownUnit } from '../ui/units';
+import { answerKey, type Answering } from './useAnswering';
+import { kinds } from '../kind/kinds';
+import { useMonotonic } from '../live/useMonotonic';
 import { isSettled } from './work';
 import { Because } from './Because';
 import { FactEntry } from './FactEntry';
@@ -47,6 +47,7 @@ export function LineCard({
   const zone = map?.zones.find((candidate) => candidate.id === text.zone)?.label;
   const next = line.text.ref === work.view.next;
   const complete = isSettled(line);
+  const { Entry } = kinds[text.kind];
   return (
     <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
       <p className={styles.where}>
@@ -69,9 +70,11 @@ export function LineCard({
         {text.kind === 'CAUTION' && <span aria-hidden="true">⚠ </span>}
         {text.label}
       </h2>
-      <p className={styles.expects}>{text.kind === 'CHALLENGE' ? `“${text.expects}”` : text.expects}</p>
+      <p className={styles.expects}>
+        {['CHALLENGE', 'CALLOUT'].includes(text.kind) ? `“${text.expects}”` : text.expects}
+      </p>
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
-      {text.measure && !view.reading && <p className={styles.note}>Source of the limit: {text.measure.source}.</p>}
+      {marksInWords(line) && <p className={styles.note}>{marksInWords(line)}</p>}
       <Because line={line} />
       <Outcome line={line} />
       {view.gate && (
@@ -79,16 +82,17 @@ export function LineCard({
           {fact && <FactEntry fact={fact.fact} typing={typing} setTyping={setTyping} give={fact.give} />}
         </GateCard>
       )}
-      {!complete && !view.gate && text.kind === 'MEASURE' && (
-        <MeasureEntry
-          label={text.label}
-          unit={shownUnit(text.measure?.unit ?? '')}
+      {!complete && !view.gate && Entry && (
+        <Entry
+          line={line}
+          hands={answering.hands}
           typing={typing}
           setTyping={setTyping}
-          enter={() => answering.answer(typing)}
+          answer={answering.answer}
+          send={answering.send}
         />
       )}
-      <Controls line={line} complete={complete} answer={() => answering.answer('')} open={open} />
+      <Controls line={line} complete={complete} answering={answering} open={open} />
     </article>
   );
 }
@@ -96,20 +100,20 @@ export function LineCard({
 function Controls({
   line,
   complete,
-  answer,
+  answering,
   open,
 }: {
   line: WorkLine;
   complete: boolean;
-  answer: () => void;
+  answering: Answering;
   open: (dialog: Dialog) => void;
 }) {
   const { state } = useDeparture();
   const touched = line.view.state !== 'OPEN' && line.view.state !== 'NOT_NEEDED';
   return (
     <div className={styles.controls}>
-      {!complete && !line.view.gate && line.text.kind !== 'MEASURE' && (
-        <MainButton key={line.text.ref} line={line} answer={answer} sending={state.sending} />
+      {!complete && !line.view.gate && (
+        <MainButton key={line.text.ref} line={line} answering={answering} sending={state.sending} />
       )}
       {!complete && (
         <Button onClick={() => open('deviation')} rightSection={<Key name="D" />}>
@@ -121,7 +125,7 @@ function Controls({
           Hold
         </Button>
       )}
-      {!complete && !line.view.gate && (
+      {!complete && !line.view.gate && canBeLate(line) && (
         <Button onClick={() => open('late')} rightSection={<Key name="L" />}>
           Done earlier
         </Button>
@@ -135,40 +139,57 @@ function Controls({
   );
 }
 
-function MainButton({ line, answer, sending }: { line: WorkLine; answer: () => void; sending: boolean }) {
-  const { person, other } = useDeparture();
-  const { kind, responder } = line.text;
-  const given = line.view.answered;
-  if (kind === 'CHALLENGE' && given?.by.id === person.id) {
-    return (
-      <p className={styles.waits}>
-        Your response is given.{' '}
-        {other ? `${other.person.name} confirms.` : 'The other pilot confirms; the seat is free.'}
-      </p>
-    );
-  }
-  const label =
-    kind === 'CHALLENGE'
-      ? given
-        ? 'Confirm'
-        : responder === 'FLYING'
-          ? 'Flying answers'
-          : 'Monitoring answers'
-      : kind === 'CAUTION'
-        ? 'Understood'
-        : kind === 'GATE'
-          ? 'Go'
-          : 'Done';
-  const key = kind === 'CAUTION' ? 'Enter' : 'Space';
+function MainButton({ line, answering, sending }: { line: WorkLine; answering: Answering; sending: boolean }) {
+  const { hands, naming, holdingUntil } = answering;
+  const kind = kinds[line.text.kind];
+  const agreeing = line.text.marks.heldUntilAgreed && line.view.state === 'RESPONDED';
+  const others = agreeing
+    ? !hands.alone && line.view.answered?.by.id === hands.personId
+      ? `Done. ${hands.otherName ?? 'The other pilot'} agrees.`
+      : null
+    : kind.others?.(line, hands);
+  if (others) return <p className={styles.waits}>{others}</p>;
+  const label = naming ? `Name it aloud: ${naming}` : agreeing ? 'Agree' : kind.main(line, hands);
+  if (label === null) return null;
+  const key = naming ? 'Enter' : answerKey(line) === 'Enter' ? 'Enter' : 'Space';
   return (
     <Button
       variant="filled"
       className={styles.main}
-      onClick={answer}
+      onClick={() => answering.answer('')}
       aria-busy={sending}
       rightSection={<span className={styles.key}>{key}</span>}
     >
-      {label}
+      {holdingUntil !== null ? (
+        <Holding until={holdingUntil} />
+      ) : line.text.detail.holds_s !== undefined ? (
+        `Hold ${line.text.detail.holds_s} s, counted`
+      ) : (
+        label
+      )}
     </Button>
   );
+}
+
+/** Whether one answer tells what was done, so that it can be told later. */
+export function canBeLate(line: WorkLine): boolean {
+  return !['DECISION', 'COMMUNICATION', 'CONTROL_CHECK', 'WALK'].includes(line.text.kind);
+}
+
+/** The seconds that a control must still be held. */
+function Holding({ until }: { until: number }) {
+  const now = useMonotonic();
+  return <>Hold: {Math.max(0, (until - now) / 1000).toFixed(1)} s</>;
+}
+
+/** What else the line carries, in words. */
+function marksInWords(line: WorkLine): string | null {
+  const { control, stationary, by, heldUntilAgreed } = line.text.marks;
+  const words = [
+    control && `${control} cannot be undone: agree on it aloud first.`,
+    stationary && 'Only while the aircraft stands.',
+    by && `The pilot ${by.toLowerCase()} does it.`,
+    heldUntilAgreed && 'Held until the other pilot agrees.',
+  ].filter(Boolean);
+  return words.length > 0 ? words.join(' ') : null;
 }

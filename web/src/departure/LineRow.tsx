@@ -1,7 +1,6 @@
 import { useServerNow } from '../live/useServerNow';
-import { shown } from '../ui/number';
 import { countdown } from '../ui/time';
-import { shownUnit } from '../ui/units';
+import { kinds } from '../kind/kinds';
 import type { WorkLine } from '../live/departureContext';
 import { because } from './Because';
 import styles from './LineRow.module.css';
@@ -28,7 +27,7 @@ export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
             ))}
         </span>
       </button>
-      {text.splits && (
+      {text.detail.splits && (
         <div className={styles.split} role="separator" aria-label="The line: below it opens with the clearance">
           below the line
         </div>
@@ -49,10 +48,8 @@ function outcome(line: WorkLine): string | null {
   const { text, view } = line;
   if (view.state === 'NOT_NEEDED') return because(line) ?? 'Not needed today';
   if (view.state === 'DEVIATED') return `deviation: ${view.deviation?.reason}`;
-  if (view.reading && text.measure) {
-    const value = `${shown(view.reading.value, text.measure.decimals)} ${shownUnit(view.reading.unit)}`;
-    return view.state === 'OUTSIDE' ? `${value}, outside` : value;
-  }
+  const word = kinds[text.kind].word?.(line);
+  if (word) return word;
   return view.state === 'RESPONDED' ? 'waits for the other to confirm' : null;
 }
 
@@ -72,7 +69,7 @@ function Mark({ line }: { line: WorkLine }) {
     );
   if (state === 'OUTSIDE')
     return (
-      <span className={styles.mark} role="img" aria-label="outside its limits">
+      <span className={styles.mark} role="img" aria-label="not as it must be">
         !
       </span>
     );
@@ -82,7 +79,7 @@ function Mark({ line }: { line: WorkLine }) {
         –
       </span>
     );
-  if (!gate) return <span className={styles.mark} />;
+  if (!gate || gate.waits.every((wait) => wait.kind === 'ORDER')) return <span className={styles.mark} />;
   return (
     <span className={styles.mark} role="img" aria-label="gate closed">
       <svg width="16" height="16">

@@ -2,6 +2,7 @@ import type { LineView, Schemas } from '../api/client';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
+import { kinds } from '../kind/kinds';
 import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
 
@@ -10,13 +11,18 @@ import styles from './Outcome.module.css';
  */
 export function Outcome({ line }: { line: WorkLine }) {
   const { view, text } = line;
+  const { Outcome: Kind } = kinds[text.kind];
   return (
     <>
-      {view.reading && text.measure && <Reading reading={view.reading} decimals={text.measure.decimals} />}
+      {view.reading && text.detail.measure && (
+        <Reading reading={view.reading} decimals={text.detail.measure.decimals} />
+      )}
+      {Kind && <Kind line={line} />}
       {view.answered && (
         <p className={styles.by}>
           {text.kind === 'CHALLENGE' ? 'Response by ' : ''}
           {by(view.answered)}
+          {agreed(view.work?.agreed)}
         </p>
       )}
       {view.confirmed && <p className={styles.by}>Confirmed by {by(view.confirmed)}</p>}
@@ -28,6 +34,13 @@ export function Outcome({ line }: { line: WorkLine }) {
       )}
     </>
   );
+}
+
+function agreed(agreement: Schemas['Agreement'] | undefined): string {
+  if (!agreement) return '';
+  return agreement.named
+    ? `, named aloud: ${agreement.named}`
+    : `, agreed with ${agreement.with?.name ?? 'the other pilot'}`;
 }
 
 function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading']>; decimals: number }) {
@@ -49,6 +62,18 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
       <span className={styles.source}>
         Source: {source}. {by(reading.mark)}
       </span>
+      {reading.others.map((other) => (
+        <span key={`${other.source} ${other.limit}`} className={styles.source}>
+          {other.verdict === 'OUTSIDE' ? '! outside' : 'within'}
+          {other.limit !== undefined && other.margin !== undefined && (
+            <>
+              , {shown(Math.abs(other.margin), decimals)} {shownUnit(reading.unit)}{' '}
+              {other.margin < 0 ? 'beyond' : 'inside'} {shown(other.limit, decimals)} {shownUnit(reading.unit)}
+            </>
+          )}
+          . Source: {other.source}.
+        </span>
+      ))}
     </p>
   );
 }

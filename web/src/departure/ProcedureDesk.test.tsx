@@ -37,24 +37,31 @@ function page(): DeskPage {
     kind,
     label: id,
     expects: 'on',
-    splits: false,
-    ...(kind === 'MEASURE'
-      ? {
-          measure: {
-            quantity: id,
-            unit: 'V',
-            decimals: 1,
-            possibleMin: 0,
-            possibleMax: 40,
-            min: 23.2,
-            source: 'table',
-          },
-        }
-      : {}),
+    marks: { stationary: false, heldUntilAgreed: false, repeatable: false },
+    detail: {
+      splits: false,
+      own: kind === 'CAUTION',
+      choices: [],
+      axes: [],
+      ...(kind === 'MEASURE'
+        ? {
+            measure: {
+              quantity: id,
+              unit: 'V',
+              decimals: 1,
+              possibleMin: 0,
+              possibleMax: 40,
+              min: 23.2,
+              source: 'table',
+            },
+          }
+        : {}),
+    },
   }));
   return {
     id: 'd',
     maps: [],
+    pilots: { min: 2, max: 2 },
     procedures: [{ id: 'power', title: 'Power', style: 'FLOW', strand: 1, how: 'silent', lines }],
   } as unknown as DeskPage;
 }

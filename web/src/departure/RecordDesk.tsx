@@ -54,15 +54,17 @@ export function RecordDesk() {
                         <small>{view.reading.judgement.source}</small>
                       </td>
                       <td>
-                        {shown(view.reading.value, text.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}
+                        {shown(view.reading.value, text.detail.measure?.decimals ?? 0)} {shownUnit(view.reading.unit)}
                       </td>
                       <td className={styles.limit}>
-                        {text.measure?.min === undefined && text.measure?.max === undefined ? 'none' : text.expects}
+                        {text.detail.measure?.min === undefined && text.detail.measure?.max === undefined
+                          ? 'none'
+                          : text.expects}
                       </td>
                       <td>
                         {view.reading.judgement.margin === undefined
                           ? ''
-                          : shown(view.reading.judgement.margin, text.measure?.decimals ?? 0)}
+                          : shown(view.reading.judgement.margin, text.detail.measure?.decimals ?? 0)}
                       </td>
                       <td>{utc(view.reading.mark.doneAt)}</td>
                     </tr>

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { useServerNow } from '../live/useServerNow';
 import { startClocks } from '../start/startClock';
-import { useMonotonic } from '../start/useMonotonic';
+import { useMonotonic } from '../live/useMonotonic';
 import { Key } from '../ui/Key';
 import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { countdown, isoDuration, slack, toGo, utc } from '../ui/time';

@@ -4,7 +4,15 @@ import { found, placeOfNext, procedureToGoOnWith, scan } from './work';
 
 function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
   return {
-    text: { ref, label: ref, expects: 'on', zone, kind: 'CHECK', splits: false },
+    text: {
+      ref,
+      label: ref,
+      expects: 'on',
+      zone,
+      kind: 'CHECK',
+      detail: { splits: false, own: false, choices: [], axes: [] },
+      marks: { stationary: false, heldUntilAgreed: false, repeatable: false },
+    },
     view: { ref, state },
   } as WorkLine;
 }

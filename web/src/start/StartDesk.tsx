@@ -37,7 +37,7 @@ export function StartDesk({
   const { state, mine } = useDeparture();
   const engines = useEngines();
   const [telling, setTelling] = useState(false);
-  const number = line.text.engine ?? 1;
+  const number = line.text.detail.engine ?? 1;
   const engine = engines[number];
   const silents = useSilent({ engines, link: state.link });
   const bars = worstFirst(

@@ -14,7 +14,7 @@ import { rungsToTell, TapLadder } from './TapLadder';
 import styles from './TapDesk.module.css';
 import { asked, canTell, type Tap, type Taps } from './tapWords';
 import { WrongList } from './WrongList';
-import { useMonotonic } from './useMonotonic';
+import { useMonotonic } from '../live/useMonotonic';
 import { useTapping, type Tapping } from './useTapping';
 
 interface TapDeskProps {

@@ -8,6 +8,7 @@ export function MeasureEntry({
   label,
   unit,
   hint = 'Type what it shows.',
+  action = 'Enter value',
   typing,
   setTyping,
   enter,
@@ -15,6 +16,8 @@ export function MeasureEntry({
   label: string;
   unit: string;
   hint?: string;
+  /** What its button says. */
+  action?: string;
   typing: string;
   setTyping: (text: string) => void;
   enter: () => void;
@@ -50,7 +53,7 @@ export function MeasureEntry({
           disabled={typing === ''}
           rightSection={<span className={styles.key}>Enter</span>}
         >
-          Enter value
+          {action}
         </Button>
       </div>
       <Keypad onKey={(key) => setTyping(typed(typing, key))} onErase={() => setTyping(typing.slice(0, -1))} />

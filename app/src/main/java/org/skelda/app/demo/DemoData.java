@@ -26,6 +26,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** In the demonstration: adds the made-up operator, and a day of departures when none lies within half a day of now. */
@@ -65,7 +66,8 @@ class DemoData implements ApplicationRunner {
     private static DemoScript load() {
         try (InputStream in = new ClassPathResource("demo/vardholm.yaml").getInputStream()) {
             return YAMLMapper.builder()
-                    .disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .enable(DeserializationFeature.ACCEPT_SINGLE_VALUE_AS_ARRAY)
                     .build()
                     .readValue(in, DemoScript.class);
         } catch (IOException e) {
@@ -126,7 +128,7 @@ class DemoData implements ApplicationRunner {
             return;
         }
         Person left = named.apply(leg.left());
-        ScriptedCrew scripted = new ScriptedCrew(departures, starts, script.readings(), opening.departureId(), begun);
+        ScriptedCrew scripted = new ScriptedCrew(departures, starts, script, opening.departureId(), begun);
         scripted.seat(left, leg.right() == null ? null : named.apply(leg.right()));
         scripted.workUntil(now.minus(JUST_NOW), Duration.ofSeconds(leg.paceOfLine_s()), leg.upTo());
         if (leg.heldBecause() != null) {
@@ -158,6 +160,7 @@ class DemoData implements ApplicationRunner {
                 offBlock,
                 pair.typeHash(),
                 pair.procedureHash(),
-                tail.modifications());
+                tail.modifications(),
+                Map.of());
     }
 }

@@ -4,13 +4,23 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** The demo's data, as its document has it. */
+/**
+ * The demo's data, as its document has it.
+ *
+ * @param facts that the scripted crews tell of the day, where their procedures ask for them: a number, or yes or no
+ * @param readings that they type, by line, and by line and tail where a tail differs
+ * @param choices that they make, by line
+ * @param heard what they hear, by line
+ */
 record DemoScript(
         Operator operator,
         List<CrewMember> crew,
         List<Field> airfields,
         List<TailRow> tails,
-        Map<String, Double> readings,
+        Map<String, Object> facts,
+        Map<String, List<Double>> readings,
+        Map<String, String> choices,
+        Map<String, Map<String, String>> heard,
         List<Leg> day) {
 
     record Operator(String id, String name) {}

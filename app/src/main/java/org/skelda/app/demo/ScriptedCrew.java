@@ -3,6 +3,7 @@ package org.skelda.app.demo;
 import com.github.f4b6a3.uuid.UuidCreator;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,46 +18,47 @@ import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Viewing;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
+import org.skelda.core.kind.Callout;
+import org.skelda.core.kind.Challenge;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Communication;
+import org.skelda.core.kind.Compare;
+import org.skelda.core.kind.ControlCheck;
+import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Start;
 import org.skelda.core.line.LineAsk;
+import org.skelda.core.line.LineView;
+import org.skelda.core.line.LineView.LineState;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.seat.SeatAsk;
 import org.skelda.core.seat.SeatView;
+import org.skelda.core.seat.Seated;
 
 /** Works a departure as a crew would, through the same commands, at times of its own. */
 final class ScriptedCrew {
     private static final String REQUEST_HASH = "0".repeat(64);
 
-    private static final Map<DayFact, Boolean> DRY_DAY = Map.of(DayFact.ICING, false);
-
     private final Departures departures;
     private final ScriptedStarts starts;
-    private final Map<String, Double> readings;
+    private final DemoScript script;
     private final UUID departureId;
     private Instant at;
 
-    ScriptedCrew(
-            Departures departures,
-            ScriptedStarts starts,
-            Map<String, Double> readings,
-            UUID departureId,
-            Instant begin) {
+    ScriptedCrew(Departures departures, ScriptedStarts starts, DemoScript script, UUID departureId, Instant begin) {
         this.departures = departures;
         this.starts = starts;
-        this.readings = readings;
+        this.script = script;
         this.departureId = departureId;
         this.at = begin;
     }
 
     void seat(Person left, @Nullable Person right) {
         ask(left, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
-        DRY_DAY.forEach((fact, yes) -> {
-            if (!departures.state(departureId).plan().asking(fact.id()).isEmpty()) {
-                ask(left, Ask.of(new FactAsk.GiveFact(fact.id(), new Value.YesNo(yes), "")));
-            }
-        });
+        script.facts().forEach((id, value) -> tell(left, DayFact.named(id).orElseThrow(), value));
         if (right != null) {
             ask(right, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         }
@@ -89,40 +91,103 @@ final class ScriptedCrew {
         }
     }
 
+    private void tell(Person by, DayFact fact, Object value) {
+        if (departures.state(departureId).plan().asking(fact.id()).isEmpty()) {
+            return;
+        }
+        ask(
+                by,
+                Ask.of(new FactAsk.GiveFact(
+                        fact.id(),
+                        value instanceof Boolean yes
+                                ? new Value.YesNo(yes)
+                                : new Value.Number(((Number) value).doubleValue()),
+                        fact.unit())));
+    }
+
     private void answer(Departure state, LineRef ref, Person person) {
         Line line = state.plan().line(ref).orElseThrow();
-        switch (line) {
-            case Line.Measure measure ->
-                ask(
-                        person,
-                        Ask.of(new LineAsk.MeasureLine(
-                                ref, reading(ref), measure.spec().unit())));
-            case Line.Challenge _ -> {
-                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
-                Person other = state.seats().values().stream()
-                        .map(seated -> seated.person())
-                        .filter(p -> !p.id().equals(person.id()))
-                        .findFirst()
-                        .orElseThrow();
-                ask(other, Ask.of(new LineAsk.ConfirmLine(ref)));
+        Person by = whose(state, line, person);
+        if (line.kind() instanceof Start start) {
+            at = at.plus(starts.start(departureId, start, at));
+        }
+        if (line.kind() instanceof ControlCheck check) {
+            for (ControlCheck.Axis axis : check.axes()) {
+                axis.positions().forEach(position -> work(by, ref, new ControlCheck.See(axis.id(), position, true)));
             }
-            case Line.Start start -> {
-                at = at.plus(starts.start(departureId, start, at));
-                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
-            }
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _ ->
-                ask(person, Ask.of(new LineAsk.AnswerLine(ref)));
+            return;
+        }
+        work(by, ref, doing(state, ref, line));
+        LineState after = Viewing.view(departures.state(departureId), at).procedures().stream()
+                .flatMap(procedure -> procedure.lines().stream())
+                .filter(view -> view.ref().equals(ref))
+                .map(LineView::state)
+                .findFirst()
+                .orElseThrow();
+        if (after == LineState.RESPONDED) {
+            work(other(state, by), ref, Doing.Confirm.PLAIN);
         }
     }
 
-    private double reading(LineRef ref) {
-        Double own =
-                readings.get(ref + " " + departures.state(departureId).opening().tail());
-        Double value = own == null ? readings.get(ref.toString()) : own;
-        if (value == null) {
+    private Doing doing(Departure state, LineRef ref, Line line) {
+        return switch (line.kind()) {
+            case Measure measure ->
+                new Measure.Type(readings(ref).getFirst(), measure.spec().unit());
+            case Compare compare ->
+                new Compare.TypeAll(readings(ref), compare.spec().unit());
+            case Challenge challenge
+            when challenge.match() != null -> {
+                double known = state.progress().value(challenge.match().name()).orElseThrow()
+                                instanceof Value.Number(double number)
+                        ? number
+                        : Double.NaN;
+                yield new Challenge.Say(known, challenge.match().spec().unit());
+            }
+            case Choice choice ->
+                new Choice.Choose(script.choices()
+                        .getOrDefault(
+                                ref.toString(), choice.branches().getFirst().id()));
+            case Communication said
+            when !said.values().isEmpty() ->
+                new Communication.Hear(script.heard().getOrDefault(ref.toString(), Map.of()));
+            default -> new Doing.Answer(line.head().marks().agree(), null);
+        };
+    }
+
+    /** Some lines are one pilot's part alone. */
+    private static Person whose(Departure state, Line line, Person person) {
+        Role role = switch (line.kind()) {
+            case Challenge challenge -> challenge.responder();
+            case Callout callout -> callout.speaker().other();
+            default -> line.head().marks().by();
+        };
+        return state.seats().values().stream()
+                .filter(seated -> seated.role() == role)
+                .map(Seated::person)
+                .findFirst()
+                .orElse(person);
+    }
+
+    private static Person other(Departure state, Person person) {
+        return state.seats().values().stream()
+                .map(Seated::person)
+                .filter(one -> !one.id().equals(person.id()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private List<Double> readings(LineRef ref) {
+        String tail = departures.state(departureId).opening().tail();
+        List<Double> own = script.readings().get(ref + " " + tail);
+        List<Double> values = own == null ? script.readings().get(ref.toString()) : own;
+        if (values == null) {
             throw new IllegalStateException("the demo has no reading for " + ref);
         }
-        return value;
+        return values;
+    }
+
+    private void work(Person person, LineRef ref, Doing doing) {
+        ask(person, Ask.of(new LineAsk.WorkLine(ref, doing)));
     }
 
     void hold(Person person, String reason) {

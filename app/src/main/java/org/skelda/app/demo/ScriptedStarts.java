@@ -11,7 +11,7 @@ import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.app.start.PastStarts;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.procedure.Line;
+import org.skelda.core.kind.Start;
 import org.skelda.core.record.Opening;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -42,7 +42,7 @@ class ScriptedStarts {
     }
 
     /** One good start of an engine, on the departure's own record. @return how long it took */
-    Duration start(UUID departureId, Line.Start line, Instant at) {
+    Duration start(UUID departureId, Start line, Instant at) {
         Departure departure = departures.state(departureId);
         Opening opening = departure.opening();
         StartProfile profile = packs.profileOf(opening).orElseThrow();

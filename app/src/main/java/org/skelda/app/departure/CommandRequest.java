@@ -11,6 +11,7 @@ import org.skelda.core.departure.Ask;
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "ask")
 @JsonSubTypes({
     @JsonSubTypes.Type(SeatRequest.class),
+    @JsonSubTypes.Type(KindRequest.class),
     @JsonSubTypes.Type(LineRequest.class),
     @JsonSubTypes.Type(AttemptRequest.class),
     @JsonSubTypes.Type(FactRequest.class),
@@ -18,7 +19,7 @@ import org.skelda.core.departure.Ask;
     @JsonSubTypes.Type(RecordRequest.class)
 })
 sealed interface CommandRequest
-        permits SeatRequest, LineRequest, AttemptRequest, FactRequest, SimulatorRequest, RecordRequest {
+        permits SeatRequest, KindRequest, LineRequest, AttemptRequest, FactRequest, SimulatorRequest, RecordRequest {
 
     /** Made by the client; the same id again gives the same answer. */
     UUID commandId();

@@ -11,62 +11,17 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.departure.Ask;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
+import org.skelda.core.procedure.Change;
 
-/** What can be asked about lines and procedures. A line is named as procedure/line. */
+/** What can be asked about procedures, and of any line whatever its kind. A line is named as procedure/line. */
 @JsonSubTypes({
-    @JsonSubTypes.Type(LineRequest.AnswerLine.class),
-    @JsonSubTypes.Type(LineRequest.MeasureLine.class),
-    @JsonSubTypes.Type(LineRequest.ConfirmLine.class),
     @JsonSubTypes.Type(LineRequest.Deviate.class),
     @JsonSubTypes.Type(LineRequest.Hold.class),
     @JsonSubTypes.Type(LineRequest.Resume.class),
-    @JsonSubTypes.Type(LineRequest.Undo.class)
+    @JsonSubTypes.Type(LineRequest.Undo.class),
+    @JsonSubTypes.Type(LineRequest.ReportChange.class)
 })
 sealed interface LineRequest extends CommandRequest {
-
-    /** Ticks a line that needs no value. */
-    @JsonTypeName("ANSWER")
-    record AnswerLine(
-            @NotNull UUID commandId,
-            @NotNull @PositiveOrZero Long seen,
-            @Nullable Instant doneAt,
-            @NotNull LineRef line)
-            implements LineRequest {
-        @Override
-        public Ask ask(Asking asking) {
-            return Ask.of(new LineAsk.AnswerLine(line));
-        }
-    }
-
-    /** @param value in {@code unit}; @param unit the line's own */
-    @JsonTypeName("MEASURE")
-    record MeasureLine(
-            @NotNull UUID commandId,
-            @NotNull @PositiveOrZero Long seen,
-            @Nullable Instant doneAt,
-            @NotNull LineRef line,
-            @NotNull Double value,
-            @NotNull @Size(max = 20) String unit)
-            implements LineRequest {
-        @Override
-        public Ask ask(Asking asking) {
-            return Ask.of(new LineAsk.MeasureLine(line, value, unit));
-        }
-    }
-
-    /** Confirms the colleague's response to a challenge. */
-    @JsonTypeName("CONFIRM")
-    record ConfirmLine(
-            @NotNull UUID commandId,
-            @NotNull @PositiveOrZero Long seen,
-            @Nullable Instant doneAt,
-            @NotNull LineRef line)
-            implements LineRequest {
-        @Override
-        public Ask ask(Asking asking) {
-            return Ask.of(new LineAsk.ConfirmLine(line));
-        }
-    }
 
     /** @param overrides the guarded line's id, given in the second step */
     @JsonTypeName("DEVIATE")
@@ -126,6 +81,21 @@ sealed interface LineRequest extends CommandRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Undo(line, reason));
+        }
+    }
+
+    /** @param words what has changed */
+    @JsonTypeName("REPORT_CHANGE")
+    record ReportChange(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull Change change,
+            @NotNull @Size(max = 300) String words)
+            implements LineRequest {
+        @Override
+        public Ask ask(Asking asking) {
+            return Ask.of(new LineAsk.ReportChange(change, words));
         }
     }
 }

@@ -104,7 +104,8 @@ class OpeningController {
                         request.offBlock().truncatedTo(ChronoUnit.MINUTES),
                         pair.typeHash(),
                         pair.procedureHash(),
-                        tail.modifications()),
+                        tail.modifications(),
+                        java.util.Map.of()),
                 person.person(),
                 now);
         return new Opened(id);

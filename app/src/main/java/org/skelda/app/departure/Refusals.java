@@ -13,6 +13,7 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Taking.Why;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.procedure.ClockSpec;
@@ -91,13 +92,7 @@ final class Refusals {
                         "Unknown line",
                         "This departure's procedures have no '" + name + "'.",
                         "Reload the page; its procedures may be another version.");
-            case Refusal.WrongAnswer(LineRef line, String expected) ->
-                of(
-                        "wrong-answer",
-                        UNPROCESSABLE,
-                        "Not how this line is answered",
-                        label(line) + " needs " + expected + ".",
-                        "Answer it in that way.");
+            case Refusal.NotTaken(LineRef line, Why why) -> notTaken(line, why);
             case Refusal.GateClosed(LineRef line, GateState gate) -> gateClosed(line, gate);
             case Refusal.OverrideNeeded(LineRef line, String guards) ->
                 of(
@@ -115,13 +110,6 @@ final class Refusals {
                                 "Event " + newest + " on this " + subject.split(":", 2)[0] + " came before yours.",
                                 "Look at what is there now and decide again.")
                         .withNewest(newest);
-            case Refusal.AnotherPersonNeeded(LineRef line) ->
-                of(
-                        "another-person",
-                        FORBIDDEN,
-                        "Another person confirms",
-                        "You gave the response to " + label(line) + "; the other pilot confirms it.",
-                        "Ask the other pilot to confirm.");
             case Refusal.NothingThere(String what) ->
                 of("nothing-there", CONFLICT, "Nothing there", what, "Look at what is there now.");
             case Refusal.ReasonMissing(String forWhat) ->
@@ -181,6 +169,71 @@ final class Refusals {
         };
     }
 
+    private Problem notTaken(LineRef line, Why why) {
+        return switch (why) {
+            case Why.WrongAnswer(String expected) ->
+                of(
+                        "wrong-answer",
+                        UNPROCESSABLE,
+                        "Not how this line is answered",
+                        label(line) + " needs " + expected + ".",
+                        "Answer it in that way.");
+            case Why.UnknownUnit(String given, String expected) ->
+                of(
+                        "unit-unknown",
+                        UNPROCESSABLE,
+                        "Another unit",
+                        "The value came in '" + given + "'; it is told in " + expected + ".",
+                        "Give it in " + expected + ".");
+            case Why.AnotherPersonNeeded() ->
+                of(
+                        "another-person",
+                        FORBIDDEN,
+                        "Another person confirms",
+                        "You gave the response to " + label(line) + "; the other pilot confirms it.",
+                        "Ask the other pilot to confirm.");
+            case Why.OthersPart(String whose) ->
+                of(
+                        "another-person",
+                        FORBIDDEN,
+                        "Not your part",
+                        label(line) + " is answered by " + whose + ".",
+                        "Leave it to them, or record a deviation.");
+            case Why.NothingThere(String what) ->
+                of("nothing-there", CONFLICT, "Nothing there", what, "Look at what is there now.");
+            case Why.WordsMissing(String forWhat) ->
+                of(
+                        "reason-missing",
+                        UNPROCESSABLE,
+                        "Something is missing",
+                        label(line) + ": " + forWhat + " is missing.",
+                        "Give it in a few words.");
+            case Why.AgreementNeeded(String control, boolean alone) ->
+                of(
+                        "agreement-needed",
+                        CONFLICT,
+                        "Not agreed",
+                        control + " cannot be undone; it is moved only once it is agreed.",
+                        alone
+                                ? "Name " + control + " aloud and press again."
+                                : "Name it, hear the other pilot agree, then press again.");
+            case Why.NoneOfThese(String what, String given, List<String> known) ->
+                of(
+                        "wrong-answer",
+                        UNPROCESSABLE,
+                        "Nothing of that name",
+                        "'" + given + "' is none of " + what + ": " + String.join(", ", known) + ".",
+                        "Choose one of them.");
+            case Why.NotYet(String first) ->
+                of(
+                        "gate-closed",
+                        CONFLICT,
+                        "Something comes first",
+                        label(line) + " waits for: " + first + ".",
+                        "Do that first.");
+        };
+    }
+
     private Problem gateClosed(LineRef line, GateState gate) {
         String why = gate.waits().stream().map(this::wait).collect(Collectors.joining("; "));
         return of(
@@ -204,6 +257,8 @@ final class Refusals {
             case GateState.Wait.ForReading(LineRef ref) -> label(ref) + " is not within limits";
             case GateState.Wait.ForLine(LineRef ref) -> label(ref) + " is not done";
             case GateState.Wait.ForFact(String name) -> fact(name) + " is not known";
+            case GateState.Wait.InOrder(LineRef ref) -> label(ref) + " comes first in this list";
+            case GateState.Wait.ForStandstill() -> "the aircraft stands still";
             case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
     }

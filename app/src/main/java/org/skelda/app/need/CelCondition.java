@@ -43,6 +43,7 @@ record CelCondition(String text, Set<String> names, Set<Double> numbers, CelRunt
         return switch (value) {
             case Value.Number(double number) -> number;
             case Value.YesNo(boolean yes) -> yes;
+            case Value.Word(String word) -> word;
         };
     }
 }

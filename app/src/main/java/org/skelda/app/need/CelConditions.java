@@ -35,8 +35,9 @@ import org.springframework.stereotype.Component;
 
 /**
  * Conditions in the Common Expression Language, over declared names only. There is one kind of number: a whole number
- * in a condition is the same as one with a fraction. {@code reading('flow/line')} and {@code modification('id')} are
- * names like any other, so that what they stand for is checked when a condition is understood.
+ * in a condition is the same as one with a fraction. {@code reading('flow/line')}, {@code choice('list/line')},
+ * {@code option('id')} and {@code modification('id')} are names like any other, so that what they stand for is checked
+ * when a condition is understood.
  */
 @Component
 public final class CelConditions implements Conditions {
@@ -92,13 +93,14 @@ public final class CelConditions implements Conditions {
     private static CelCompiler compiler(Map<String, Kind> declared) {
         CelCompilerBuilder builder = CelCompilerFactory.standardCelCompilerBuilder()
                 .setOptions(Written.OPTIONS)
-                .addMacros(name("reading"), name("modification"))
+                .addMacros(name("reading"), name("choice"), name("option"), name("modification"))
                 .setResultType(SimpleType.BOOL);
         declared.forEach((name, kind) -> builder.addVar(
                 name,
                 switch (kind) {
                     case NUMBER -> SimpleType.DOUBLE;
                     case YES_NO -> SimpleType.BOOL;
+                    case WORD -> SimpleType.STRING;
                 }));
         return builder.build();
     }

@@ -21,7 +21,7 @@ import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
 import org.skelda.core.feed.Feed;
 import org.skelda.core.feed.FeedEvent;
-import org.skelda.core.procedure.Line;
+import org.skelda.core.kind.Start;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.sim.Surroundings;
@@ -153,7 +153,7 @@ public class Simulator {
 
     private SimulatedAircraft aircraft(Departure departure, StartProfile profile, Instant begin) {
         int engines = departure.plan().lines().values().stream()
-                .mapToInt(line -> line instanceof Line.Start start ? start.engine() : 1)
+                .mapToInt(line -> line.kind() instanceof Start start ? start.engine() : 1)
                 .max()
                 .orElse(1);
         double elevation_ft = Math.clamp(departure.opening().elevation_ft(), -1000, 15_000);

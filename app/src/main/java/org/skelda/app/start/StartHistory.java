@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.kind.LineRef;
-import org.skelda.core.procedure.Line;
+import org.skelda.core.kind.Start;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.BeforeStart;
 import org.skelda.core.start.Sample;
@@ -103,17 +103,17 @@ class StartHistory {
     }
 
     /** The lines that tell what to expect of an engine's start. */
-    static Line.Start.Today today(Departure departure, int engine) {
+    static Start.Today today(Departure departure, int engine) {
         return departure.plan().lines().values().stream()
-                .filter(line -> line instanceof Line.Start start && start.engine() == engine)
-                .map(line -> ((Line.Start) line).today())
+                .filter(line -> line.kind() instanceof Start start && start.engine() == engine)
+                .map(line -> ((Start) line.kind()).today())
                 .findFirst()
-                .orElse(new Line.Start.Today(null, null, null));
+                .orElse(new Start.Today(null, null, null));
     }
 
     static @Nullable Double reading(Departure departure, @Nullable LineRef line) {
         var reading = line == null ? null : departure.line(line).reading();
-        return reading == null ? null : (Double) reading.value();
+        return reading == null ? null : (Double) reading.work().value();
     }
 
     private static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Start;
 import org.skelda.core.line.Progress;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
@@ -167,7 +168,7 @@ public final class AttemptDeciding {
     }
 
     private Optional<LineRef> line(int engine) {
-        Predicate<Line> starts = line -> line instanceof Line.Start start && start.engine() == engine;
+        Predicate<Line> starts = line -> line.kind() instanceof Start start && start.engine() == engine;
         return progress.plan().lines().entrySet().stream()
                 .filter(entry -> starts.test(entry.getValue()))
                 .map(Map.Entry::getKey)

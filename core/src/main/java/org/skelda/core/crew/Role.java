@@ -5,6 +5,11 @@ public enum Role {
     FLYING,
     MONITORING;
 
+    /** As a crew says it: the pilot flying, the pilot monitoring. */
+    public String word() {
+        return this == FLYING ? "flying" : "monitoring";
+    }
+
     public Role other() {
         return this == FLYING ? MONITORING : FLYING;
     }

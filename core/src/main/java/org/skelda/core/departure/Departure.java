@@ -25,6 +25,8 @@ import org.skelda.core.line.Progress;
 import org.skelda.core.line.RunningClock;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.LogEntry;
+import org.skelda.core.need.Known;
+import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.record.Opening;
@@ -204,7 +206,18 @@ public record Departure(
 
     /** The plan and what was worked of it. */
     public Progress progress() {
-        return new Progress(plan, lines, attempts.idling(), facts.at(opening.elevation_ft()));
+        Known day = facts.at(opening.elevation_ft());
+        Map<String, Value> schools = plan.schools(opening.options());
+        return new Progress(
+                plan,
+                lines,
+                attempts.idling(),
+                schools.isEmpty()
+                        ? day
+                        : name -> {
+                            Value school = schools.get(name);
+                            return school == null ? day.value(name) : Optional.of(school);
+                        });
     }
 
     /** Whether a feed reads the aircraft now. */

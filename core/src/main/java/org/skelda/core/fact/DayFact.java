@@ -5,22 +5,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.need.Kind;
 import org.skelda.core.need.Reach;
+import org.skelda.core.procedure.Change;
 
 /** What can be known of the day of a departure, and may decide what is needed. Its id is its name in a condition. */
 public enum DayFact {
-    OAT_C("oat_c", "Outside air", "degC", -60, 55),
-    ELEVATION_FT("elevation_ft", "Elevation of the stand", "ft", -1500, 15_000),
-    GUSTS_KT("gusts_kt", "Gusts", "kt", 0, 120),
-    PASSENGERS("passengers", "Passengers", "people", 0, 600),
-    MINUTES_STANDING("minutes_standing", "Standing since the last flight", "min", 0, 43_200),
-    ICING("icing", "Icing conditions"),
-    FIRST_FLIGHT_OF_DAY("first_flight_of_day", "First flight of the day"),
-    CREW_CHANGED("crew_changed", "Crew changed"),
-    GROUND_POWER("ground_power", "Ground power connected"),
-    NIGHT("night", "Night"),
-    ROUTE_WITHOUT_AIDS("route_without_aids", "Route without radio aids");
+    OAT_C("oat_c", "Outside air", "degC", -60, 55, Change.WEATHER),
+    ELEVATION_FT("elevation_ft", "Elevation of the stand", "ft", -1500, 15_000, null),
+    GUSTS_KT("gusts_kt", "Gusts", "kt", 0, 120, Change.WEATHER),
+    PASSENGERS("passengers", "Passengers", "people", 0, 600, Change.LOAD),
+    MINUTES_STANDING("minutes_standing", "Standing since the last flight", "min", 0, 43_200, null),
+    ICING("icing", "Icing conditions", Change.WEATHER),
+    FIRST_FLIGHT_OF_DAY("first_flight_of_day", "First flight of the day", null),
+    CREW_CHANGED("crew_changed", "Crew changed", Change.CREW),
+    GROUND_POWER("ground_power", "Ground power connected", null),
+    NIGHT("night", "Night", null),
+    ROUTE_WITHOUT_AIDS("route_without_aids", "Route without radio aids", null);
 
     private static final Map<String, DayFact> BY_ID =
             Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(DayFact::id, Function.identity()));
@@ -29,19 +31,22 @@ public enum DayFact {
     private final String label;
     private final String unit;
     private final Reach.Bounds bounds;
+    private final @Nullable Change change;
 
     /** A number. */
-    DayFact(String id, String label, String unit, double min, double max) {
+    DayFact(String id, String label, String unit, double min, double max, @Nullable Change change) {
         this.id = id;
         this.label = label;
+        this.change = change;
         this.unit = unit;
         this.bounds = Reach.Bounds.number(min, max);
     }
 
     /** A yes or no. */
-    DayFact(String id, String label) {
+    DayFact(String id, String label, @Nullable Change change) {
         this.id = id;
         this.label = label;
+        this.change = change;
         this.unit = "";
         this.bounds = Reach.Bounds.YES_NO;
     }
@@ -67,6 +72,11 @@ public enum DayFact {
     /** Unit of a number; empty for a yes or no. */
     public String unit() {
         return unit;
+    }
+
+    /** What kind of change of the day it is when it changes; null when it undoes nothing. */
+    public @Nullable Change change() {
+        return change;
     }
 
     /** What it can be, inclusive. */

@@ -1,7 +1,10 @@
 package org.skelda.core.fact;
 
-import java.util.ArrayList;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Progress;
@@ -11,6 +14,7 @@ import org.skelda.core.log.Refusal;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Reach;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Names;
 
 /** Decides what is asked about the facts of the day. */
 public final class FactDeciding {
@@ -48,18 +52,28 @@ public final class FactDeciding {
         return value >= bounds.min() && value <= bounds.max();
     }
 
-    /** The lines that a fact changes, in working order. Only those that ask for it are looked at. */
+    /**
+     * The lines that a fact changes, in working order. Only those are looked at that ask for it, or for an answer or a
+     * reading that is no longer to come, or is again.
+     */
     static List<FactEvent.Change> changes(Progress before, DayFact fact, Value value) {
         Progress after = before.knowing(name ->
                 name.equals(fact.id()) ? Optional.of(value) : before.known().value(name));
-        List<FactEvent.Change> changes = new ArrayList<>();
-        for (LineRef ref : before.plan().asking(fact.id())) {
-            FactEvent.Becomes now = becomes(after.need(ref));
-            if (now != becomes(before.need(ref))) {
-                changes.add(new FactEvent.Change(ref, now));
+        Map<LineRef, FactEvent.Becomes> changed = new HashMap<>();
+        Deque<String> names = new ArrayDeque<>(List.of(fact.id()));
+        while (!names.isEmpty()) {
+            for (LineRef ref : before.plan().asking(names.poll())) {
+                FactEvent.Becomes now = becomes(after.need(ref));
+                if (now != becomes(before.need(ref)) && changed.put(ref, now) == null) {
+                    names.add(Names.choice(ref));
+                    names.add(Names.reading(ref));
+                }
             }
         }
-        return changes;
+        return before.plan().conditions().keySet().stream()
+                .filter(changed::containsKey)
+                .map(ref -> new FactEvent.Change(ref, becomes(after.need(ref))))
+                .toList();
     }
 
     private static FactEvent.Becomes becomes(Need need) {

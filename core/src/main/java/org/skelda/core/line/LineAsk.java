@@ -1,19 +1,15 @@
 package org.skelda.core.line;
 
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.procedure.Change;
 
 /** What can be asked about lines and their procedures. */
 public sealed interface LineAsk {
 
-    /** Ticks a line that needs no value. */
-    record AnswerLine(LineRef line) implements LineAsk {}
-
-    /** Gives a measured line its reading. @param value in {@code unit} */
-    record MeasureLine(LineRef line, double value, String unit) implements LineAsk {}
-
-    /** Confirms the colleague's response to a challenge. */
-    record ConfirmLine(LineRef line) implements LineAsk {}
+    /** Works a line in the way of its kind. */
+    record WorkLine(LineRef line, Doing doing) implements LineAsk {}
 
     /**
      * Goes on without the line as written.
@@ -33,4 +29,7 @@ public sealed interface LineAsk {
      * Takes an answer, a reading, a confirmation or a deviation back. @param reason needed when it is another person's
      */
     record Undo(LineRef line, @Nullable String reason) implements LineAsk {}
+
+    /** Tells that something about the day has changed. @param words what, not blank */
+    record ReportChange(Change change, String words) implements LineAsk {}
 }

@@ -4,42 +4,51 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Beside;
 import org.skelda.core.crew.Person;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Hand;
+import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Mark;
+import org.skelda.core.kind.Standing;
+import org.skelda.core.kind.Taking;
+import org.skelda.core.kind.Taking.Why;
+import org.skelda.core.kind.Work;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.Refusal;
-import org.skelda.core.measure.Judgement;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.Marks;
 
 /**
- * Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; what is done starts
- * its clocks.
+ * Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; its kind says what
+ * can be done with it; what is done starts its clocks.
  */
 public final class LineDeciding {
     private final Progress progress;
+    private final Beside beside;
     private final double latitude_deg;
     private final Grounds grounds;
 
-    private LineDeciding(Progress progress, double latitude_deg, Grounds grounds) {
+    private LineDeciding(Progress progress, Beside beside, double latitude_deg, Grounds grounds) {
         this.progress = progress;
+        this.beside = beside;
         this.latitude_deg = latitude_deg;
         this.grounds = grounds;
     }
 
     /** @param latitude_deg of the stand, which some clocks depend on */
-    public static Decision<LineEvent> decide(Progress progress, LineAsk ask, double latitude_deg, Grounds grounds) {
-        return grounds.seated(() -> new LineDeciding(progress, latitude_deg, grounds).answer(ask));
+    public static Decision<LineEvent> decide(
+            Progress progress, LineAsk ask, Beside beside, double latitude_deg, Grounds grounds) {
+        return grounds.seated(() -> new LineDeciding(progress, beside, latitude_deg, grounds).answer(ask));
     }
 
     private Decision<LineEvent> answer(LineAsk ask) {
         return switch (ask) {
-            case LineAsk.AnswerLine(LineRef ref) -> on(ref, line -> answerLine(ref, line));
-            case LineAsk.MeasureLine measured -> on(measured.line(), line -> measure(measured, line));
-            case LineAsk.ConfirmLine(LineRef ref) -> on(ref, line -> confirm(ref, line));
+            case LineAsk.WorkLine(LineRef ref, Doing doing) -> on(ref, line -> work(ref, line, doing));
             case LineAsk.Deviate deviation -> on(deviation.line(), line -> deviate(deviation, line));
             case LineAsk.Hold hold -> hold(hold);
             case LineAsk.Resume(String procedure) ->
@@ -47,6 +56,11 @@ public final class LineDeciding {
                         ? grounds.accept(new LineEvent.ProcedureResumed(procedure))
                         : Decision.refused(new Refusal.NothingThere("That procedure is not on hold."));
             case LineAsk.Undo undo -> on(undo.line(), _ -> undo(undo));
+            case LineAsk.ReportChange change ->
+                change.words().isBlank()
+                        ? Decision.refused(new Refusal.ReasonMissing("a change"))
+                        : grounds.accept(new LineEvent.ChangeReported(
+                                change.change(), change.words().strip(), progress.undoneBy(change.change())));
         };
     }
 
@@ -59,55 +73,84 @@ public final class LineDeciding {
                 .orElseGet(() -> Decision.refused(new Refusal.UnknownLine(ref.toString())));
     }
 
-    private Decision<LineEvent> answerLine(LineRef ref, Line line) {
-        if (line instanceof Line.Measure) {
-            return Decision.refused(new Refusal.WrongAnswer(ref, "a measured value"));
-        }
-        Refusal standing = standing(ref, line);
-        // The response to a challenge is half of it: what it starts waits for the confirmation.
-        return standing != null
-                ? Decision.refused(standing)
-                : accepted(
-                        ref,
-                        new LineEvent.LineAnswered(ref),
-                        line instanceof Line.Challenge ? List.of() : clocks(ref, line));
-    }
-
-    private Decision<LineEvent> measure(LineAsk.MeasureLine ask, Line line) {
-        if (!(line instanceof Line.Measure measured)) {
-            return Decision.refused(new Refusal.WrongAnswer(ask.line(), "a tick without a value"));
-        }
-        if (!measured.spec().unit().equals(ask.unit())) {
-            return Decision.refused(
-                    new Refusal.UnknownUnit(ask.unit(), measured.spec().unit()));
-        }
-        Refusal standing = standing(ask.line(), line);
-        if (standing != null) {
-            return Decision.refused(standing);
-        }
-        Judgement judgement = measured.spec().judge(ask.value());
-        boolean done = judgement.verdict() != Judgement.Verdict.OUTSIDE;
-        return accepted(
-                ask.line(),
-                new LineEvent.LineMeasured(ask.line(), ask.value(), ask.unit(), judgement),
-                done ? clocks(ask.line(), line) : List.of());
-    }
-
-    private Decision<LineEvent> confirm(LineRef ref, Line line) {
+    private Decision<LineEvent> work(LineRef ref, Line line, Doing doing) {
         LineRecord record = progress.lines().line(ref);
-        if (!(line instanceof Line.Challenge)) {
-            return Decision.refused(new Refusal.WrongAnswer(ref, "a tick or a value, not a confirmation"));
-        }
-        if (record.answered() == null) {
-            return Decision.refused(new Refusal.NothingThere("The challenge has no response yet."));
-        }
-        if (record.completes(line)) {
+        Marks marks = line.head().marks();
+        if (record.deviation() != null || record.standing(line) == Standing.DONE && !marks.repeatable()) {
             return Decision.refused(grounds.conflict(LineEvent.subject(ref)));
         }
-        if (grounds.isOwn(record.answered().by())) {
-            return Decision.refused(new Refusal.AnotherPersonNeeded(ref));
+        Hand hand = hand(marks);
+        if (marks.by() != null && hand.role() != marks.by() && !hand.alone() && !(doing instanceof Doing.Confirm)) {
+            return notTaken(ref, new Why.OthersPart("the pilot " + marks.by().word()));
         }
-        return accepted(ref, new LineEvent.LineConfirmed(ref), clocks(ref, line));
+        if (marks.heldUntilAgreed() && doing instanceof Doing.Confirm confirm) {
+            return agree(ref, line, confirm, hand);
+        }
+        // Before anything else: whoever does the wrong thing hears that, not that it is early for it.
+        Taking taking = line.kind().take(doing, record.history(), hand);
+        if (taking instanceof Taking.NotTaken(Why.WrongAnswer why)) {
+            return notTaken(ref, why);
+        }
+        if (record.standing(line) == Standing.RESPONDED && !(doing instanceof Doing.Confirm)) {
+            return Decision.refused(grounds.conflict(LineEvent.subject(ref)));
+        }
+        GateState gate = progress.gate(ref, grounds.doneAt());
+        if (!gate.open() && !line.kind().isFree(doing)) {
+            return Decision.refused(new Refusal.GateClosed(ref, gate));
+        }
+        return switch (taking) {
+            case Taking.NotTaken(Why why) -> notTaken(ref, why);
+            case Taking.Taken(Work work) -> worked(ref, line, work);
+        };
+    }
+
+    private Hand hand(Marks marks) {
+        boolean alone = progress.plan().type().pilots().min() == 1 && beside.other() == null;
+        return new Hand(
+                grounds.actor(),
+                beside.role(),
+                beside.other(),
+                alone,
+                marks.agree() && marks.control() != null ? marks.control().label() : null,
+                progress::value);
+    }
+
+    private static Decision<LineEvent> notTaken(LineRef ref, Why why) {
+        return Decision.refused(new Refusal.NotTaken(ref, why));
+    }
+
+    /** The other pilot agrees to what was done; one who is alone names the line. */
+    private Decision<LineEvent> agree(LineRef ref, Line line, Doing.Confirm confirm, Hand hand) {
+        LineRecord record = progress.lines().line(ref);
+        if (line.kind().standing(record.history()) != Standing.DONE) {
+            return notTaken(ref, new Why.NothingThere("There is nothing to agree to yet."));
+        }
+        Mark answered = record.answered() == null ? lastMark(record.history()) : record.answered();
+        if (hand.alone()) {
+            return line.label().equals(confirm.named())
+                    ? worked(ref, line, new Work.Agreed(confirm.named()))
+                    : notTaken(ref, new Why.AgreementNeeded(line.label(), true));
+        }
+        return hand.isOwn(answered)
+                ? notTaken(ref, new Why.AnotherPersonNeeded())
+                : worked(ref, line, new Work.Agreed(null));
+    }
+
+    private static Mark lastMark(History history) {
+        return Objects.requireNonNull(history.newest()).mark();
+    }
+
+    /** What starts with the line starts once it is complete, not with its first half. */
+    private Decision<LineEvent> worked(LineRef ref, Line line, Work work) {
+        LineRecord after = progress.lines().line(ref).worked(work, here());
+        return accepted(
+                ref,
+                new LineEvent.LineWorked(ref, work),
+                after.standing(line) == Standing.DONE ? clocks(line, ref) : List.of());
+    }
+
+    private Mark here() {
+        return new Mark(grounds.actor(), null, grounds.doneAt(), grounds.at());
     }
 
     private Decision<LineEvent> deviate(LineAsk.Deviate ask, Line line) {
@@ -162,18 +205,8 @@ public final class LineDeciding {
         return new Decision.Accepted<>(events);
     }
 
-    /** Why a line cannot be answered as it stands: complete already, answered already, or its gate is closed. */
-    private @Nullable Refusal standing(LineRef ref, Line line) {
-        LineRecord record = progress.lines().line(ref);
-        if (record.completes(line) || record.answered() != null) {
-            return grounds.conflict(LineEvent.subject(ref));
-        }
-        GateState gate = progress.gate(ref, grounds.doneAt());
-        return gate.open() ? null : new Refusal.GateClosed(ref, gate);
-    }
-
     /** The clocks that a line starts once it is done. */
-    private List<LineEvent> clocks(LineRef ref, Line line) {
+    private List<LineEvent> clocks(Line line, LineRef ref) {
         List<LineEvent> started = new ArrayList<>();
         for (String id : line.head().starts()) {
             ClockSpec spec =

@@ -3,21 +3,19 @@ package org.skelda.core.line;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Work;
 import org.skelda.core.log.Fact;
-import org.skelda.core.measure.Judgement;
+import org.skelda.core.procedure.Change;
 
 /** What can have happened to lines and their procedures, and to the clocks that lines start. Facts only. */
 public sealed interface LineEvent extends Fact {
 
-    record LineAnswered(LineRef line) implements LineEvent {}
-
-    /** @param value in {@code unit}; the judgement is kept as it was made */
-    record LineMeasured(LineRef line, double value, String unit, Judgement judgement) implements LineEvent {}
-
-    record LineConfirmed(LineRef line) implements LineEvent {}
+    /** A line was worked. @param work what happened, by its kind */
+    record LineWorked(LineRef line, Work work) implements LineEvent {}
 
     /** @param overrides the guarded line that was passed by name, null when nothing was guarded */
     record DeviationRecorded(
@@ -39,28 +37,44 @@ public sealed interface LineEvent extends Fact {
 
     record ClockCancelled(String clock, LineRef by) implements LineEvent {}
 
+    /**
+     * Something about the day has changed.
+     *
+     * @param words what, as it was told
+     * @param reopened lines that were done and must be done again
+     */
+    record ChangeReported(Change change, String words, List<LineRef> reopened) implements LineEvent {
+        public ChangeReported {
+            reopened = List.copyOf(reopened);
+        }
+    }
+
     @Override
     default String subject() {
         return switch (this) {
-            case LineAnswered e -> subject(e.line());
-            case LineMeasured e -> subject(e.line());
-            case LineConfirmed e -> subject(e.line());
+            case LineWorked e -> subject(e.line());
             case DeviationRecorded e -> subject(e.line());
             case Undone e -> subject(e.line());
             case ProcedureHeld e -> "hold:" + e.procedure();
             case ProcedureResumed e -> "hold:" + e.procedure();
             case ClockStarted e -> "clock:" + e.clock();
             case ClockCancelled e -> "clock:" + e.clock();
+            case ChangeReported e -> "change:" + e.change().name().toLowerCase(Locale.ROOT);
         };
     }
 
     @Override
     default List<String> touches() {
-        return this instanceof Undone undone
-                ? Stream.concat(Stream.of(undone.line()), undone.reopened().stream())
+        return switch (this) {
+            case Undone undone ->
+                Stream.concat(Stream.of(undone.line()), undone.reopened().stream())
                         .map(LineEvent::subject)
-                        .toList()
-                : List.of(subject());
+                        .toList();
+            case ChangeReported change ->
+                Stream.concat(Stream.of(subject()), change.reopened().stream().map(LineEvent::subject))
+                        .toList();
+            default -> List.of(subject());
+        };
     }
 
     static String subject(LineRef ref) {

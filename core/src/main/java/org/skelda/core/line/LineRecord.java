@@ -1,74 +1,64 @@
 package org.skelda.core.line;
 
-import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Person;
-import org.skelda.core.crew.Seat;
-import org.skelda.core.measure.Judgement;
+import org.skelda.core.kind.History;
+import org.skelda.core.kind.Mark;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Standing;
+import org.skelda.core.kind.Work;
 import org.skelda.core.procedure.Line;
 
 /**
  * What the log holds of one line. A line without a record is untouched.
  *
- * @param answered who answered it and when; for a challenge, the response
- * @param reading the newest reading of a measured line
- * @param confirmed who confirmed the response
+ * @param history what was done on it
  * @param deviation why it was not done as written
  */
-public record LineRecord(
-        @Nullable Mark answered,
-        @Nullable Reading reading,
-        @Nullable Mark confirmed,
-        @Nullable Deviation deviation) {
+public record LineRecord(History history, @Nullable Deviation deviation) {
 
-    static final LineRecord UNTOUCHED = new LineRecord(null, null, null, null);
-
-    /** Who, from which seat, when it was done, and when it was entered. */
-    public record Mark(Person by, @Nullable Seat seat, Instant doneAt, Instant enteredAt) {
-        /** Whether it was entered later than it was done. */
-        public boolean late() {
-            return enteredAt.isAfter(doneAt);
-        }
-    }
-
-    /** A measured value with the judgement made of it then. @param value in {@code unit} */
-    public record Reading(Mark mark, double value, String unit, Judgement judgement) {
-        public boolean withinLimits() {
-            return judgement.verdict() != Judgement.Verdict.OUTSIDE;
-        }
-    }
+    static final LineRecord UNTOUCHED = new LineRecord(History.NONE, null);
 
     /** @param overrides the guarded line passed by name, or null */
     public record Deviation(
             Mark mark, String reason, @Nullable String overrides) {}
 
-    LineRecord answeredBy(Mark mark) {
-        return new LineRecord(mark, reading, confirmed, deviation);
-    }
-
-    LineRecord read(Reading newest) {
-        return new LineRecord(answered, newest, confirmed, deviation);
-    }
-
-    LineRecord confirmedBy(Mark mark) {
-        return new LineRecord(answered, reading, mark, deviation);
+    LineRecord worked(Work work, Mark mark) {
+        return new LineRecord(history.plus(work, mark), deviation);
     }
 
     LineRecord deviated(Deviation reason) {
-        return new LineRecord(answered, reading, confirmed, reason);
+        return new LineRecord(history, reason);
     }
 
     /** Whether the line needs nothing more. @param line the line this is the record of */
     public boolean completes(Line line) {
-        if (deviation != null) {
-            return true;
+        return deviation != null || standing(line) == Standing.DONE;
+    }
+
+    /** How it stands: by its kind, and where it is held until it is agreed, by the agreement. */
+    Standing standing(Line line) {
+        Standing standing = line.kind().standing(history);
+        if (standing != Standing.DONE || !line.head().marks().heldUntilAgreed()) {
+            return standing;
         }
-        return switch (line) {
-            case Line.Measure _ -> reading != null && reading.withinLimits();
-            case Line.Challenge _ -> answered != null && confirmed != null;
-            case Line.Action _, Line.Check _, Line.Read _, Line.Gate _, Line.Caution _, Line.Start _ ->
-                answered != null;
-        };
+        History.Done newest = history.newest();
+        return newest != null && newest.work() instanceof Work.Agreed ? standing : Standing.RESPONDED;
+    }
+
+    /** Who answered it and when; for a challenge, the response. */
+    public @Nullable Mark answered() {
+        return history.answered();
+    }
+
+    /** Who confirmed the response. */
+    public @Nullable Mark confirmed() {
+        return history.confirmed();
+    }
+
+    /** The newest reading of a measured line. */
+    public History.@Nullable Of<Measure.Read> reading() {
+        return history.last(Measure.Read.class).orElse(null);
     }
 
     /** Who made the newest entry on the line; null when untouched. */
@@ -76,12 +66,7 @@ public record LineRecord(
         if (deviation != null) {
             return deviation.mark().by();
         }
-        if (confirmed != null) {
-            return confirmed.by();
-        }
-        if (reading != null) {
-            return reading.mark().by();
-        }
-        return answered == null ? null : answered.by();
+        History.Done newest = history.newest();
+        return newest == null ? null : newest.mark().by();
     }
 }

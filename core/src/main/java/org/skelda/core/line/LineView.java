@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Mark;
+import org.skelda.core.kind.WorkView;
 import org.skelda.core.measure.Judgement;
 
 /**
@@ -11,23 +13,26 @@ import org.skelda.core.measure.Judgement;
  *
  * @param gate what a closed gate waits for; null when it is open or nothing more is to be done about the line
  * @param because what its being needed, or not, rests on; null when it is always needed
+ * @param work what its kind has to show beside that; null when nothing
  */
 public record LineView(
         LineRef ref,
         LineState state,
         @Nullable GateView gate,
-        LineRecord.@Nullable Mark answered,
+        @Nullable Mark answered,
         @Nullable ReadingView reading,
-        LineRecord.@Nullable Mark confirmed,
+        @Nullable Mark confirmed,
         LineRecord.@Nullable Deviation deviation,
-        @Nullable List<Ground> because) {
+        @Nullable List<Ground> because,
+        @Nullable WorkView work) {
 
     /**
-     * A line's state. RESPONDED: a challenge with a response that waits for the other person. OUTSIDE: read, but not
-     * within limits. NOT_NEEDED: what is known of the day says so.
+     * A line's state. BEGUN: some of it is done. RESPONDED: given by one, it waits for the other person. OUTSIDE:
+     * given, but not as it must be. NOT_NEEDED: what is known of the day says so.
      */
     public enum LineState {
         OPEN,
+        BEGUN,
         RESPONDED,
         OUTSIDE,
         DONE,
@@ -50,8 +55,8 @@ public record LineView(
      */
     public record Ground(String name, @Nullable String value) {}
 
-    /** @param value in {@code unit}, as are the judgement's limit and margin */
-    public record ReadingView(LineRecord.Mark mark, double value, String unit, Judgement judgement) {}
+    /** @param value in {@code unit}, as are the limit and margin of each judgement; @param others beside the nearest */
+    public record ReadingView(Mark mark, double value, String unit, Judgement judgement, List<Judgement> others) {}
 
     /** @param opensAt when it opens by time alone; null when something must be done first */
     public record GateView(
@@ -67,7 +72,10 @@ public record LineView(
         READING,
         LINE,
         FACT,
-        IDLE
+        IDLE,
+        STANDSTILL,
+        /** A line before it, in a procedure that is worked in order. */
+        ORDER
     }
 
     /**

@@ -4,6 +4,7 @@ import java.util.List;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Mark;
 import org.skelda.core.log.LogEntry;
 
 /**
@@ -23,14 +24,12 @@ public record Lines(PMap<LineRef, LineRecord> records, PMap<String, Held> holds,
 
     /** Folds one entry in. */
     public Lines apply(LogEntry<LineEvent> entry) {
-        LineRecord.Mark mark = new LineRecord.Mark(entry.actor(), entry.seat(), entry.happenedAt(), entry.at());
+        Mark mark = new Mark(entry.actor(), entry.seat(), entry.happenedAt(), entry.at());
         return switch (entry.event()) {
-            case LineEvent.LineAnswered e -> with(e.line(), line(e.line()).answeredBy(mark));
-            case LineEvent.LineMeasured e ->
-                with(e.line(), line(e.line()).read(new LineRecord.Reading(mark, e.value(), e.unit(), e.judgement())));
-            case LineEvent.LineConfirmed e -> with(e.line(), line(e.line()).confirmedBy(mark));
+            case LineEvent.LineWorked e -> with(e.line(), line(e.line()).worked(e.work(), mark));
             case LineEvent.DeviationRecorded e ->
                 with(e.line(), line(e.line()).deviated(new LineRecord.Deviation(mark, e.reason(), e.overrides())));
+            case LineEvent.ChangeReported e -> new Lines(records.minusAll(e.reopened()), holds, clocks);
             case LineEvent.Undone e -> without(e.line(), e.reopened());
             case LineEvent.ProcedureHeld e -> {
                 Held held = new Held(e.procedure(), e.reason(), e.line(), entry.actor(), entry.happenedAt());

@@ -12,7 +12,9 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
 import org.skelda.core.line.LineView.GateView;
 import org.skelda.core.line.LineView.Ground;
 import org.skelda.core.line.LineView.LineState;
@@ -62,22 +64,24 @@ public final class LinesViewing {
         boolean blocked = false;
         Instant opensAt = null;
         boolean gated = false;
+        LineRef first = null;
         for (int i = 0; i < refs.size(); i++) {
-            LineView line = line(refs.get(i), procedure.lines().get(i));
+            LineView line = line(refs.get(i), procedure.lines().get(i), procedure.inOrder() ? first : null);
             lines.add(line);
             done += line.complete() ? 1 : 0;
             spared += line.state() == LineState.NOT_NEEDED ? 1 : 0;
             if (line.settled()) {
                 continue;
             }
+            first = first == null ? line.ref() : first;
             boolean closed = closed(line);
             if (next == null && !blocked && !closed) {
                 next = line.ref();
             }
             blocked = blocked || procedure.inOrder() && closed;
-            if (!gated && line.gate() != null) {
+            if (!gated && closed(line)) {
                 gated = true;
-                opensAt = line.gate().opensAt();
+                opensAt = Objects.requireNonNull(line.gate()).opensAt();
             }
         }
         Held held = progress.lines().holds().get(procedure.id());
@@ -115,19 +119,19 @@ public final class LinesViewing {
             return false;
         }
         for (WaitView wait : line.gate().waits()) {
-            if (wait.kind() != WaitKind.IDLE) {
+            if (wait.kind() != WaitKind.IDLE && wait.kind() != WaitKind.ORDER) {
                 return true;
             }
         }
         return false;
     }
 
-    private LineView line(LineRef ref, Line line) {
+    private LineView line(LineRef ref, Line line, @Nullable LineRef first) {
         LineRecord record = progress.lines().line(ref);
         LineState state = state(ref, line, record);
         boolean settled = state == LineState.DONE || state == LineState.DEVIATED || state == LineState.NOT_NEEDED;
-        GateState gate = settled ? null : progress.gate(ref, at);
-        LineRecord.Reading reading = record.reading();
+        GateState gate = settled ? null : progress.gate(ref, first, at);
+        History.Of<Measure.Read> reading = record.reading();
         return new LineView(
                 ref,
                 state,
@@ -135,10 +139,16 @@ public final class LinesViewing {
                 record.answered(),
                 reading == null
                         ? null
-                        : new ReadingView(reading.mark(), reading.value(), reading.unit(), reading.judgement()),
+                        : new ReadingView(
+                                reading.mark(),
+                                reading.work().value(),
+                                reading.work().unit(),
+                                reading.work().judgement(),
+                                reading.work().others()),
                 record.confirmed(),
                 record.deviation(),
-                because(ref));
+                because(ref),
+                line.kind().view(record.history(), progress::value));
     }
 
     private @Nullable List<Ground> because(LineRef ref) {
@@ -160,14 +170,18 @@ public final class LinesViewing {
             case Value.Number(double number) ->
                 BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
             case Value.YesNo(boolean yes) -> yes ? "yes" : "no";
+            case Value.Word(String word) -> word;
         };
     }
 
     /** How the crew calls what a condition names. */
     private String named(String name) {
-        LineRef reading = progress.plan().reading(name);
-        if (reading != null) {
-            return label(reading);
+        LineRef line = progress.plan().reading(name);
+        if (line == null) {
+            line = progress.plan().choice(name);
+        }
+        if (line != null) {
+            return label(line);
         }
         return wording.apply(name);
     }
@@ -176,16 +190,13 @@ public final class LinesViewing {
         if (record.deviation() != null) {
             return LineState.DEVIATED;
         }
-        if (record.completes(line)) {
-            return LineState.DONE;
-        }
-        if (record.reading() != null) {
-            return LineState.OUTSIDE;
-        }
-        if (record.answered() != null) {
-            return LineState.RESPONDED;
-        }
-        return progress.need(ref) instanceof Need.NotNeeded ? LineState.NOT_NEEDED : LineState.OPEN;
+        return switch (record.standing(line)) {
+            case DONE -> LineState.DONE;
+            case OUTSIDE -> LineState.OUTSIDE;
+            case RESPONDED -> LineState.RESPONDED;
+            case BEGUN -> LineState.BEGUN;
+            case OPEN -> progress.need(ref) instanceof Need.NotNeeded ? LineState.NOT_NEEDED : LineState.OPEN;
+        };
     }
 
     private GateView gate(GateState gate) {
@@ -203,6 +214,8 @@ public final class LinesViewing {
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null, null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null, null);
             case GateState.Wait.ForFact(String name) -> new WaitView(WaitKind.FACT, named(name), null, name);
+            case GateState.Wait.InOrder(LineRef ref) -> new WaitView(WaitKind.ORDER, label(ref), null, null);
+            case GateState.Wait.ForStandstill() -> new WaitView(WaitKind.STANDSTILL, "The aircraft", null, null);
             case GateState.Wait.ForIdle(int engine) ->
                 new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null, null);
         };

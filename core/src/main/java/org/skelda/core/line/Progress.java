@@ -5,14 +5,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Mark;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Start;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
+import org.skelda.core.procedure.Change;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.Marks;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 
@@ -23,30 +31,53 @@ import org.skelda.core.procedure.Procedure;
  * @param known what is known of the day
  */
 public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known) {
+    private static final Value NO_ANSWER = new Value.Word("");
 
     /** The same, were this known. */
     public Progress knowing(Known other) {
         return new Progress(plan, lines, idling, other);
     }
 
-    /** Whether a line is needed. The one place that tells. */
+    /**
+     * Whether a line is needed. The one place that tells. What can no longer become known, because the line that would
+     * tell was passed over or is not needed itself, leaves it needed.
+     */
     public Need need(LineRef ref) {
         Need need = Need.NEEDED;
         for (When when : plan.conditions(ref)) {
             need = need.and(when.need(this::value));
         }
-        return need;
+        return need instanceof Need.NotDecided(var names) && names.stream().allMatch(this::isLost) ? Need.NEEDED : need;
     }
 
-    /** What is known under a name: a reading, the tail's, or the day's. */
+    /** Whether nobody will read what a name stands for. */
+    private boolean isLost(String name) {
+        LineRef measured = plan.reading(name);
+        return measured != null && settled(measured);
+    }
+
+    /** What is known under a name: a reading, an answer, the tail's, or the day's. */
     public Optional<Value> value(String name) {
         LineRef measured = plan.reading(name);
         if (measured != null) {
             return Optional.ofNullable(lines.line(measured).reading())
-                    .map(reading -> new Value.Number(reading.value()));
+                    .map(reading -> new Value.Number(reading.work().value()));
+        }
+        LineRef decision = plan.choice(name);
+        if (decision != null) {
+            return choice(decision);
         }
         Boolean fitted = plan.type().fitted().get(name);
         return fitted != null ? Optional.of(new Value.YesNo(fitted)) : known.value(name);
+    }
+
+    /** What was chosen; no answer at all once the question is passed over, or is not asked today. */
+    private Optional<Value> choice(LineRef decision) {
+        Optional<Value> chosen = lines.line(decision)
+                .history()
+                .last(Choice.Chosen.class)
+                .map(one -> new Value.Word(one.work().branch()));
+        return chosen.isEmpty() && settled(decision) ? Optional.of(NO_ANSWER) : chosen;
     }
 
     /** Whether nothing more is to be done about a line: it is complete, or not needed. */
@@ -77,9 +108,42 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         return true;
     }
 
-    /** Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it. */
+    /**
+     * Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it, or a decision has
+     * led to it.
+     */
     public boolean isNeeded(Procedure procedure) {
-        return !procedure.abnormal() || plan.refs(procedure).stream().anyMatch(lines.records()::containsKey);
+        if (!procedure.abnormal()) {
+            return true;
+        }
+        for (LineRef ref : plan.refs(procedure)) {
+            if (lines.records().containsKey(ref)) {
+                return true;
+            }
+        }
+        return plan.summons(procedure.id()).stream()
+                .anyMatch(summons -> choice(summons.decision()).equals(Optional.of(new Value.Word(summons.branch()))));
+    }
+
+    /** The lines that are done and that a change of the day undoes, in working order. */
+    public List<LineRef> undoneBy(Change change) {
+        return plan.reopenedBy(change).stream()
+                .filter(lines.records()::containsKey)
+                .toList();
+    }
+
+    /** Whether the aircraft moves, as far as lines tell. */
+    public boolean moves() {
+        LineRef newest = null;
+        Mark told = null;
+        for (LineRef ref : plan.moving()) {
+            Mark mark = lines.line(ref).answered();
+            if (mark != null && (told == null || !mark.doneAt().isBefore(told.doneAt()))) {
+                newest = ref;
+                told = mark;
+            }
+        }
+        return newest != null && known(newest).head().marks().motion() == Marks.Motion.BEGINS;
     }
 
     public List<LineRef> open() {
@@ -101,6 +165,18 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
 
     /** What a line waits for. @param ref a line of the plan; @param at the time asked about */
     public GateState gate(LineRef ref, Instant at) {
+        LineRef first = null;
+        for (LineRef before : plan.before(ref)) {
+            if (!settled(before)) {
+                first = before;
+                break;
+            }
+        }
+        return gate(ref, first, at);
+    }
+
+    /** The same. @param first the line before it that comes first by order; null when none does */
+    GateState gate(LineRef ref, @Nullable LineRef first, Instant at) {
         Line line = known(ref);
         List<GateState.Wait> waits = new ArrayList<>();
         String guards = null;
@@ -113,16 +189,29 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         for (Condition condition : line.head().gate()) {
             addUnmet(condition, at, waits);
         }
-        if (line instanceof Line.Start start && !idling.contains(start.engine())) {
+        if (line.kind() instanceof Start start && !idling.contains(start.engine())) {
             waits.add(new GateState.Wait.ForIdle(start.engine()));
         }
-        if (need(ref) instanceof Need.NotDecided(var names)) {
-            names.forEach(name -> waits.add(new GateState.Wait.ForFact(name)));
+        if (line.head().marks().stationary() && moves()) {
+            waits.add(new GateState.Wait.ForStandstill());
         }
+        if (need(ref) instanceof Need.NotDecided(var names)) {
+            names.forEach(name -> waits.add(unknown(name)));
+        }
+        line.kind().awaits(this::value).forEach(name -> waits.add(unknown(name)));
         if (waits.size() > own && line.head().guards() != null) {
             guards = line.head().guards();
         }
+        if (first != null && !first.equals(before)) {
+            waits.add(new GateState.Wait.InOrder(first));
+        }
         return new GateState(waits, guards);
+    }
+
+    /** An answer or a reading comes by its line; a fact of the day is told. */
+    private GateState.Wait unknown(String name) {
+        LineRef line = plan.choice(name) != null ? plan.choice(name) : plan.reading(name);
+        return line == null ? new GateState.Wait.ForFact(name) : new GateState.Wait.ForLine(line);
     }
 
     private void addUnmet(Condition condition, Instant at, List<GateState.Wait> waits) {
@@ -141,8 +230,8 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
                         .filter(procedure -> !settled(procedure))
                         .forEach(procedure -> waits.add(new GateState.Wait.ForProcedure(procedure.id())));
             case Condition.WithinLimits(LineRef measured) -> {
-                LineRecord.Reading reading = lines.line(measured).reading();
-                if (reading == null || !reading.withinLimits()) {
+                History.Of<Measure.Read> reading = lines.line(measured).reading();
+                if (reading == null || !reading.work().withinLimits()) {
                     waits.add(new GateState.Wait.ForReading(measured));
                 }
             }

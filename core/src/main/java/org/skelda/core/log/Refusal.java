@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Taking;
 import org.skelda.core.procedure.GateState;
 
 /** Why a command was not accepted. Nothing of it was kept. Each holds what a sentence about it needs. */
@@ -35,8 +36,8 @@ public sealed interface Refusal {
     /** The plan has no such line or procedure. */
     record UnknownLine(String name) implements Refusal {}
 
-    /** The line is of a kind that is answered in another way. @param expected how, in words */
-    record WrongAnswer(LineRef line, String expected) implements Refusal {}
+    /** The line's kind cannot take it. @param why in its own words */
+    record NotTaken(LineRef line, Taking.Why why) implements Refusal {}
 
     /** The line's gate is closed. */
     record GateClosed(LineRef line, GateState gate) implements Refusal {}
@@ -46,9 +47,6 @@ public sealed interface Refusal {
 
     /** Something newer happened to the same subject. @param newest number of that event */
     record Conflict(String subject, long newest) implements Refusal {}
-
-    /** A confirmation must come from another person. */
-    record AnotherPersonNeeded(LineRef line) implements Refusal {}
 
     /** There is nothing to confirm, to take back, or to come back to. @param what in words */
     record NothingThere(String what) implements Refusal {}

@@ -1,5 +1,6 @@
 package org.skelda.core.measure;
 
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -80,6 +81,55 @@ public record MeasureSpec(
         Judgement.Verdict verdict =
                 margin < 0 ? Judgement.Verdict.OUTSIDE : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
         return new Judgement(verdict, limit, limit == null ? null : margin, source);
+    }
+
+    /** Whether any limit applies. */
+    public boolean hasLimits() {
+        return min != null || max != null || cautionBelow != null || cautionAbove != null;
+    }
+
+    /** The same with every limit lower by so much, in the unit. */
+    public MeasureSpec lowered(double by) {
+        return by == 0
+                ? this
+                : new MeasureSpec(
+                        quantity,
+                        unit,
+                        decimals,
+                        possibleMin,
+                        possibleMax,
+                        lowered(min, by),
+                        lowered(max, by),
+                        lowered(cautionBelow, by),
+                        lowered(cautionAbove, by),
+                        source);
+    }
+
+    private static @Nullable Double lowered(@Nullable Double limit, double by) {
+        return limit == null ? null : (Double) rounded(limit - by);
+    }
+
+    /** What is allowed, in words. */
+    public String limits() {
+        String low = min == null ? null : number(min);
+        String high = max == null ? null : number(max);
+        if (low != null && high != null) {
+            return low + " to " + high + " " + unitShown();
+        }
+        if (low != null) {
+            return "at least " + low + " " + unitShown();
+        }
+        return high == null ? "in " + unitShown() : "at most " + high + " " + unitShown();
+    }
+
+    /** The unit as people read it. */
+    public String unitShown() {
+        return unit.equals("degC") ? "°C" : unit;
+    }
+
+    /** A value with the measure's decimals. */
+    public String number(double value) {
+        return String.format(Locale.ROOT, "%." + decimals + "f", value);
     }
 
     /** Takes the noise of binary fractions away, so that 23.2 against 23.2 is a margin of 0 and inside. */

@@ -4,5 +4,7 @@ package org.skelda.core.need;
 public enum Kind {
     /** A number, in the unit that its name says. */
     NUMBER,
-    YES_NO
+    YES_NO,
+    /** One of a few words. */
+    WORD
 }

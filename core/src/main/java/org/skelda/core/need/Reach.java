@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 
 /**
@@ -26,12 +27,25 @@ public final class Reach {
                 .toList();
     }
 
-    /** What a name can be. @param min the lowest number; @param max the highest; neither matters for a yes or no */
-    public record Bounds(Kind kind, double min, double max) {
-        public static final Bounds YES_NO = new Bounds(Kind.YES_NO, 0, 1);
+    /**
+     * What a name can be.
+     *
+     * @param min the lowest number; @param max the highest; both matter for a number only
+     * @param words for a word, those it can be
+     */
+    public record Bounds(Kind kind, double min, double max, Set<String> words) {
+        public static final Bounds YES_NO = new Bounds(Kind.YES_NO, 0, 1, Set.of());
+
+        public Bounds {
+            words = Set.copyOf(words);
+        }
 
         public static Bounds number(double min, double max) {
-            return new Bounds(Kind.NUMBER, min, max);
+            return new Bounds(Kind.NUMBER, min, max, Set.of());
+        }
+
+        public static Bounds words(Set<String> words) {
+            return new Bounds(Kind.WORD, 0, 1, words);
         }
     }
 
@@ -47,6 +61,9 @@ public final class Reach {
     private List<Value> trials(Bounds bounds) {
         if (bounds.kind() == Kind.YES_NO) {
             return List.of(new Value.YesNo(true), new Value.YesNo(false));
+        }
+        if (bounds.kind() == Kind.WORD) {
+            return bounds.words().stream().<Value>map(Value.Word::new).toList();
         }
         TreeSet<Double> points = new TreeSet<>(List.of(bounds.min(), bounds.max()));
         for (double number : when.numbers()) {

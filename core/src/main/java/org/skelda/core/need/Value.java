@@ -8,11 +8,15 @@ public sealed interface Value {
 
     record YesNo(boolean value) implements Value {}
 
+    /** @param value one of a few */
+    record Word(String value) implements Value {}
+
     /** Its kind. */
     default Kind kind() {
         return switch (this) {
             case Number _ -> Kind.NUMBER;
             case YesNo _ -> Kind.YES_NO;
+            case Word _ -> Kind.WORD;
         };
     }
 }

@@ -38,6 +38,12 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
         /** Something that is not known yet, without which nobody can tell whether the line is needed. */
         record ForFact(String name) implements Wait {}
 
+        /** A line before it, in a procedure that is worked in order. */
+        record InOrder(LineRef line) implements Wait {}
+
+        /** The aircraft stands still. */
+        record ForStandstill() implements Wait {}
+
         /** An engine that has not come to idle. */
         record ForIdle(int engine) implements Wait {}
     }

@@ -11,6 +11,16 @@ public final class Names {
         return "reading('" + line + "')";
     }
 
+    /** Which answer of a decision was chosen. */
+    public static String choice(LineRef line) {
+        return "choice('" + line + "')";
+    }
+
+    /** What the operator has chosen once for all. */
+    public static String option(String id) {
+        return "option('" + id + "')";
+    }
+
     /** Whether the tail has a modification. */
     public static String modification(String id) {
         return "modification('" + id + "')";

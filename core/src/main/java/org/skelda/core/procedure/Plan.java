@@ -9,9 +9,13 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Start;
+import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 
 /**
@@ -29,11 +33,17 @@ public final class Plan {
     // Made when it is asked for: until then no condition has to be understood.
     private volatile @Nullable Map<String, List<LineRef>> asking;
     private final Map<String, LineRef> readings = new HashMap<>();
+    private final Map<String, LineRef> choices = new HashMap<>();
+    private final Map<String, List<Summons>> summons = new HashMap<>();
+    private final List<LineRef> moving = new ArrayList<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
     private final Set<Integer> engines = new HashSet<>();
 
-    private Plan(TypeSheet type, List<Procedure> procedures) {
+    private final Map<String, Option> options = new LinkedHashMap<>();
+
+    private Plan(TypeSheet type, List<Option> options, List<Procedure> procedures) {
         this.type = type;
+        options.forEach(option -> this.options.put(option.id(), option));
         this.procedures = List.copyOf(procedures);
         for (Procedure procedure : procedures) {
             byId.put(procedure.id(), procedure);
@@ -55,39 +65,70 @@ public final class Plan {
                     .forEach(clock -> starting.computeIfAbsent(clock, _ -> new ArrayList<>())
                             .add(ref));
             place(ref, procedure, line);
-            if (line instanceof Line.Gate) {
+            if (line.kind() instanceof Gate) {
                 gate = ref;
             }
-            if (line instanceof Line.Start start) {
+            if (line.kind() instanceof Start start) {
                 engines.add(start.engine());
+            }
+            if (line.head().marks().motion() != null) {
+                moving.add(ref);
             }
         }
     }
 
     private void place(LineRef ref, Procedure procedure, Line line) {
-        List<When> needed = Stream.of(procedure.when(), line.head().when())
-                .filter(Objects::nonNull)
-                .toList();
+        List<When> needed = new ArrayList<>(line.head().when());
+        if (procedure.when() != null) {
+            needed.addFirst(procedure.when());
+        }
         if (!needed.isEmpty()) {
             conditions.put(ref, needed);
         }
-        if (line instanceof Line.Measure) {
+        if (line.kind() instanceof Measure) {
             readings.put(Names.reading(ref), ref);
+        }
+        if (line.kind() instanceof Choice choice) {
+            choices.put(Names.choice(ref), ref);
+            choice.branches().stream()
+                    .filter(branch -> branch.list() != null)
+                    .forEach(branch -> summons.computeIfAbsent(branch.list(), _ -> new ArrayList<>())
+                            .add(new Summons(ref, branch.id())));
         }
     }
 
     /**
      * @param type the type's sheet with the tail's modifications
+     * @param options of the operator
      * @param procedures in working order
      * @throws InvalidPlan when they contradict each other, with everything that is wrong
      */
+    public static Plan of(TypeSheet type, List<Option> options, List<Procedure> procedures) {
+        Plan plan = new Plan(type, options, procedures);
+        refuse(PlanChecks.findings(plan));
+        return plan;
+    }
+
+    /** The same without options. */
     public static Plan of(TypeSheet type, List<Procedure> procedures) {
-        Plan plan = new Plan(type, procedures);
-        List<String> wrong = PlanChecks.findings(plan);
+        return of(type, List.of(), procedures);
+    }
+
+    /** Looks closely as well at what its conditions ask for. @throws InvalidPlan with everything that is wrong */
+    public Plan examined() {
+        refuse(PlanChecks.closeFindings(this));
+        return this;
+    }
+
+    private static void refuse(List<String> wrong) {
         if (!wrong.isEmpty()) {
             throw new InvalidPlan(wrong);
         }
-        return plan;
+    }
+
+    /** What the operator decides once for all, by id. */
+    public Map<String, Option> options() {
+        return options;
     }
 
     public TypeSheet type() {
@@ -152,6 +193,51 @@ public final class Plan {
     /** The measured line that a name in a condition stands for; null when it stands for something else. */
     public @Nullable LineRef reading(String name) {
         return readings.get(name);
+    }
+
+    /** The decision that a name in a condition stands for; null when it stands for something else. */
+    public @Nullable LineRef choice(String name) {
+        return choices.get(name);
+    }
+
+    /** An answer of a decision that leads to a list. */
+    public record Summons(LineRef decision, String branch) {}
+
+    /** The answers that lead to a list. */
+    public List<Summons> summons(String procedure) {
+        return summons.getOrDefault(procedure, List.of());
+    }
+
+    /** The lines that tell that the aircraft moves, or stands again. */
+    public List<LineRef> moving() {
+        return moving;
+    }
+
+    /** The lines before one that come first, where its procedure is worked in order; else none. */
+    public List<LineRef> before(LineRef ref) {
+        Procedure procedure = known(ref);
+        List<LineRef> all = refs(procedure);
+        return procedure.inOrder() ? all.subList(0, all.indexOf(ref)) : List.of();
+    }
+
+    /** The lines that a change of the day undoes, in working order. */
+    public List<LineRef> reopenedBy(Change change) {
+        return lines.entrySet().stream()
+                .filter(entry -> entry.getValue().head().marks().reopenOn().contains(change))
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /**
+     * What conditions know of the operator's options.
+     *
+     * @param set the school of each, by the option's id; one that is missing stands as its document sets it
+     */
+    public Map<String, Value> schools(Map<String, String> set) {
+        Map<String, Value> schools = new HashMap<>();
+        options.forEach(
+                (id, option) -> schools.put(Names.option(id), new Value.Word(set.getOrDefault(id, option.set()))));
+        return schools;
     }
 
     /** The lines of one of its procedures, in working order. */

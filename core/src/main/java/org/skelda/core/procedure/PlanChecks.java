@@ -3,20 +3,48 @@ package org.skelda.core.procedure;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.Caution;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Hazard;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Memory;
+import org.skelda.core.kind.Start;
+import org.skelda.core.need.WordIs;
 
 /** Finds what is wrong in a plan: names that lead nowhere, ids used twice, gates that can never open. */
 final class PlanChecks {
     private final Plan plan;
     private final List<String> findings = new ArrayList<>();
 
-    private PlanChecks(Plan plan) {
+    private final boolean closely;
+
+    private PlanChecks(Plan plan, boolean closely) {
         this.plan = plan;
+        this.closely = closely;
+    }
+
+    /**
+     * What a pack from outside is refused for beside that, and one that was taken long ago is not: care that it lacks,
+     * and lines that nobody can reach with all that the conditions ask for.
+     */
+    static List<String> closeFindings(Plan plan) {
+        PlanChecks checks = new PlanChecks(plan, true);
+        for (Procedure procedure : plan.procedures()) {
+            checks.seatExists(procedure);
+            procedure.lines().forEach(line -> checks.care(procedure, procedure.ref(line), line));
+        }
+        checks.everyGateCanOpen();
+        return checks.findings;
     }
 
     static List<String> findings(Plan plan) {
-        PlanChecks checks = new PlanChecks(plan);
+        PlanChecks checks = new PlanChecks(plan, false);
         checks.uniqueIds();
         plan.procedures().forEach(checks::namesLeadSomewhere);
         if (checks.findings.isEmpty()) {
@@ -55,12 +83,62 @@ final class PlanChecks {
                     .filter(clock -> !plan.type().clocks().containsKey(clock))
                     .forEach(clock -> findings.add(ref + ": there is no clock '" + clock + "'"));
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
-            if (line instanceof Line.Start start) {
+            kindLeadsSomewhere(ref, line);
+            if (line.kind() instanceof Start start) {
                 start.today().lines().stream()
-                        .filter(read -> !(plan.lines().get(read) instanceof Line.Measure))
+                        .filter(read -> !(isMeasure(read)))
                         .forEach(read -> findings.add(
                                 ref + ": it expects its start by a measure '" + read + "', which does not exist"));
             }
+        }
+    }
+
+    private boolean isMeasure(LineRef ref) {
+        Line line = plan.lines().get(ref);
+        return line != null && line.kind() instanceof Measure;
+    }
+
+    /** What begins something dangerous has its caution before it; what cannot be undone is agreed on. */
+    private void care(Procedure procedure, LineRef ref, Line line) {
+        Control control = line.head().marks().control();
+        if (control != null && control.irreversible() && !line.head().marks().agree()) {
+            findings.add(ref + ": '" + control.label() + "' cannot be undone; the line must be marked 'agree'");
+        }
+        Hazard hazard = line.kind() instanceof Start ? Hazard.ENGINE : control == null ? null : control.hazard();
+        if (hazard == null || line.kind() instanceof Memory) {
+            return;
+        }
+        boolean covered = procedure.lines().stream()
+                .takeWhile(before -> !before.id().equals(line.id()))
+                .anyMatch(before -> before.kind() instanceof Caution caution
+                        && caution.about().contains(hazard));
+        if (!covered) {
+            String word = hazard.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            findings.add(ref + ": it has no caution before it in its procedure; one 'about: [" + word + "]' is needed");
+        }
+    }
+
+    private void kindLeadsSomewhere(LineRef ref, Line line) {
+        if (line.kind() instanceof Measure measure && measure.outside() != null) {
+            listExists(ref, measure.outside());
+        }
+        if (line.kind() instanceof Choice choice) {
+            choice.branches().stream()
+                    .map(Choice.Branch::list)
+                    .filter(Objects::nonNull)
+                    .forEach(list -> listExists(ref, list));
+        }
+    }
+
+    private void listExists(LineRef ref, String list) {
+        if (plan.procedure(list).filter(Procedure::abnormal).isEmpty()) {
+            findings.add(ref + ": it leads to the list '" + list + "', which is no abnormal list here");
+        }
+    }
+
+    private void seatExists(Procedure procedure) {
+        if (plan.type().pilots().max() == 1 && procedure.seat() == Seat.RIGHT) {
+            findings.add(procedure.id() + ": nobody sits on the right of a type that is flown by one pilot");
         }
     }
 
@@ -78,7 +156,7 @@ final class PlanChecks {
                         .forEach(id -> findings.add(
                                 ref + ": its gate waits for procedure '" + id + "', which does not exist"));
             case Condition.WithinLimits(LineRef line) -> {
-                if (!(plan.lines().get(line) instanceof Line.Measure)) {
+                if (!(isMeasure(line))) {
                     findings.add(ref + ": its gate waits for a measure '" + line + "', which does not exist");
                 }
             }
@@ -107,12 +185,14 @@ final class PlanChecks {
         }
         plan.lines().keySet().stream()
                 .filter(ref -> !done.contains(ref))
-                .forEach(ref -> findings.add(ref + ": its gate waits for itself and can never open"));
+                .forEach(ref -> findings.add(ref + ": it waits for itself and can never be reached"));
     }
 
     private boolean canBeDone(LineRef ref, Line line, Set<LineRef> done, Set<String> clocks) {
         LineRef before = plan.gateBefore(ref);
         return (before == null || done.contains(before))
+                && done.containsAll(plan.before(ref))
+                && conditionsCanBeTold(ref, done)
                 && line.head().gate().stream().allMatch(condition -> switch (condition) {
                     case Condition.ClockElapsed(String clock) -> clocks.contains(clock);
                     case Condition.ProceduresDone(List<String> procedures) ->
@@ -122,5 +202,18 @@ final class PlanChecks {
                     case Condition.WithinLimits(LineRef measured) -> done.contains(measured);
                     case Condition.LineDone(LineRef other) -> done.contains(other);
                 });
+    }
+
+    /** A condition on an answer or a reading is told once that line is done. */
+    private boolean conditionsCanBeTold(LineRef ref, Set<LineRef> done) {
+        return asked(ref).allMatch(done::contains);
+    }
+
+    private Stream<LineRef> asked(LineRef ref) {
+        return plan.conditions(ref).stream()
+                .filter(when -> closely || when instanceof WordIs)
+                .flatMap(when -> when.names().stream())
+                .map(name -> plan.choice(name) == null ? plan.reading(name) : plan.choice(name))
+                .filter(Objects::nonNull);
     }
 }

@@ -14,6 +14,8 @@ import org.skelda.core.measure.MeasureSpec;
  * @param clocks by id
  * @param measures by id
  * @param maps by id
+ * @param controls that need care, by id
+ * @param pilots with how many it is flown
  */
 public record TypeSheet(
         String id,
@@ -22,7 +24,9 @@ public record TypeSheet(
         Map<String, Boolean> fitted,
         Map<String, ClockSpec> clocks,
         Map<String, MeasureSpec> measures,
-        Map<String, PanelMap> maps) {
+        Map<String, PanelMap> maps,
+        Map<String, Control> controls,
+        Pilots pilots) {
 
     public TypeSheet {
         modifications = List.copyOf(modifications);
@@ -30,5 +34,11 @@ public record TypeSheet(
         clocks = Map.copyOf(clocks);
         measures = Map.copyOf(measures);
         maps = Map.copyOf(maps);
+        controls = Map.copyOf(controls);
+    }
+
+    /** With how many pilots a type is flown. @param min at least; @param max at most; 1 or 2 */
+    public record Pilots(int min, int max) {
+        public static final Pilots TWO = new Pilots(2, 2);
     }
 }

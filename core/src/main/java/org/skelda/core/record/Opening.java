@@ -2,6 +2,7 @@ package org.skelda.core.record;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
 /**
@@ -23,6 +24,7 @@ import java.util.UUID;
  * @param typeHash content hash of the type document
  * @param procedureHash content hash of the procedure document
  * @param modifications ids of the tail's modifications that were applied
+ * @param options the operator's school for each option, by id; one that is missing stands as its document sets it
  */
 public record Opening(
         UUID departureId,
@@ -40,7 +42,8 @@ public record Opening(
         Instant offBlock,
         String typeHash,
         String procedureHash,
-        List<String> modifications) {
+        List<String> modifications,
+        Map<String, String> options) {
 
     /** Line and rehearsal are never mixed: what is rehearsed is no history of an engine. */
     public enum Kind {
@@ -54,5 +57,6 @@ public record Opening(
 
     public Opening {
         modifications = List.copyOf(modifications);
+        options = Map.copyOf(options);
     }
 }

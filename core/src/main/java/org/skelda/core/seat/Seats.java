@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.skelda.core.crew.Beside;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -21,6 +22,20 @@ public record Seats(Map<Seat, Seated> held, Set<String> crew) {
                 .filter(e -> e.getValue().person().id().equals(person.id()))
                 .map(Map.Entry::getKey)
                 .findFirst();
+    }
+
+    /** How somebody sits, and who sits beside them. */
+    public Beside beside(Person person) {
+        Role role = null;
+        Person other = null;
+        for (Seated seated : held.values()) {
+            if (seated.person().id().equals(person.id())) {
+                role = seated.role();
+            } else {
+                other = seated.person();
+            }
+        }
+        return new Beside(role, other);
     }
 
     /** Folds one entry in. */

@@ -12,7 +12,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Taking.Why;
+import org.skelda.core.kind.Work;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.Decision;
@@ -31,22 +35,22 @@ class DecidingTest {
     private final TestLog log = TestLog.seated();
 
     private void power() {
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("power/radar"))));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24.1, "V")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("power/radar"), Doing.Answer.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.POWER, Doing.Answer.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, new Measure.Type(24.1, "V"))));
     }
 
     private void apuRunning() {
         power();
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("apu/allowed"), Doing.Answer.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.MASTER, Doing.Answer.PLAIN)));
         log.pass(Duration.ofSeconds(8));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.DOOR_OPEN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.DOOR_OPEN, Doing.Answer.PLAIN)));
     }
 
     @Test
     void whoHoldsNoSeatAnswersNothing() {
-        assertThat(log.refuse(STRANGER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
+        assertThat(log.refuse(STRANGER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN))))
                 .isEqualTo(new Refusal.NotSeated());
     }
 
@@ -79,34 +83,41 @@ class DecidingTest {
 
     @Test
     void readingsAreJudgedAndOneOutsideLeavesTheLineOpen() {
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
-        List<Fact> low = log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 22.9, "V")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.POWER, Doing.Answer.PLAIN)));
+        List<Fact> low =
+                log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, new Measure.Type(22.9, "V"))));
         assertThat(low)
                 .singleElement()
-                .isEqualTo(new LineEvent.LineMeasured(
-                        TestPlans.VOLTS, 22.9, "V", new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table")));
+                .isEqualTo(new LineEvent.LineWorked(
+                        TestPlans.VOLTS,
+                        new Measure.Read(
+                                22.9, "V", new Judgement(Judgement.Verdict.OUTSIDE, 23.2, -0.3, "table"), List.of())));
         assertThat(log.state().complete(TestPlans.VOLTS)).isFalse();
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed")))))
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("apu/allowed"), Doing.Answer.PLAIN))))
                 .isInstanceOf(Refusal.GateClosed.class);
-        log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24.1, "V")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, new Measure.Type(24.1, "V"))));
         assertThat(log.state().complete(TestPlans.VOLTS)).isTrue();
+    }
+
+    private static boolean isWrongAnswer(Refusal refusal) {
+        return refusal instanceof Refusal.NotTaken(var _, Why.WrongAnswer _);
     }
 
     @Test
     void impossibleValuesOtherUnitsAndWrongKindsAreRefused() {
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.POWER)));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 400, "V"))))
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.POWER, Doing.Answer.PLAIN)));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, new Measure.Type(400, "V")))))
                 .isInstanceOfSatisfying(
                         Refusal.ImpossibleValue.class, e -> assertThat(e.max()).isEqualTo(40));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.VOLTS, 24, "A"))))
-                .isEqualTo(new Refusal.UnknownUnit("A", "V"));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.VOLTS))))
-                .isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.MeasureLine(TestPlans.WALK, 24, "V"))))
-                .isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.WALK))))
-                .isInstanceOf(Refusal.WrongAnswer.class);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("no/such")))))
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, new Measure.Type(24, "A")))))
+                .isEqualTo(new Refusal.NotTaken(TestPlans.VOLTS, new Why.UnknownUnit("A", "V")));
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.VOLTS, Doing.Answer.PLAIN))))
+                .matches(DecidingTest::isWrongAnswer);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, new Measure.Type(24, "V")))))
+                .matches(DecidingTest::isWrongAnswer);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Confirm.PLAIN))))
+                .matches(DecidingTest::isWrongAnswer);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("no/such"), Doing.Answer.PLAIN))))
                 .isEqualTo(new Refusal.UnknownLine("no/such"));
     }
 
@@ -114,12 +125,12 @@ class DecidingTest {
     void aClockGateOpensAtItsMomentAndNotBefore() {
         apuRunning();
         log.pass(Duration.ofMillis(74_999));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED))))
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.BLEED, Doing.Answer.PLAIN))))
                 .isInstanceOfSatisfying(
                         Refusal.GateClosed.class,
                         e -> assertThat(e.gate().opensAt()).contains(log.now().plusMillis(1)));
         log.pass(Duration.ofMillis(1));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.BLEED, Doing.Answer.PLAIN)));
     }
 
     @Test
@@ -130,13 +141,13 @@ class DecidingTest {
                 log.nextId(),
                 log.state().seq(),
                 log.now().minusSeconds(130),
-                Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+                Ask.of(new LineAsk.WorkLine(TestPlans.BLEED, Doing.Answer.PLAIN)));
         assertThat(log.submit(CAPTAIN, early)).isInstanceOf(Decision.Refused.class);
         Command late = new Command(
                 log.nextId(),
                 log.state().seq(),
                 log.now().minusSeconds(100),
-                Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
+                Ask.of(new LineAsk.WorkLine(TestPlans.BLEED, Doing.Answer.PLAIN)));
         assertThat(log.submit(CAPTAIN, late)).isInstanceOf(Decision.Accepted.class);
         assertThat(log.state().line(TestPlans.BLEED).answered().doneAt())
                 .isEqualTo(log.now().minusSeconds(100));
@@ -148,7 +159,7 @@ class DecidingTest {
                 log.nextId(),
                 log.state().seq(),
                 log.now().plusMillis(1),
-                Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+                Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
         assertThat(log.submit(CAPTAIN, future))
                 .isEqualTo(new Decision.Refused<>(new Refusal.ImpossibleTime(
                         log.now().plusMillis(1), TestLog.BEGIN.minus(Duration.ofMinutes(80)), log.now())));
@@ -157,7 +168,7 @@ class DecidingTest {
     @Test
     void aLateAnswerStartsItsClockAtTheTimeItWasDone() {
         power();
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/allowed"))));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("apu/allowed"), Doing.Answer.PLAIN)));
         log.pass(Duration.ofSeconds(60));
         log.submit(
                 CAPTAIN,
@@ -165,7 +176,7 @@ class DecidingTest {
                         log.nextId(),
                         log.state().seq(),
                         log.now().minusSeconds(5),
-                        Ask.of(new LineAsk.AnswerLine(TestPlans.MASTER))));
+                        Ask.of(new LineAsk.WorkLine(TestPlans.MASTER, Doing.Answer.PLAIN))));
         assertThat(log.state().clocks().get("door").opensAt())
                 .isEqualTo(log.now().plusSeconds(3));
     }
@@ -188,34 +199,37 @@ class DecidingTest {
     @Test
     void aChallengeNeedsTheResponseOfOneAndTheConfirmationOfTheOther() {
         everythingBeforeTheChecklist();
-        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE))))
-                .isInstanceOf(Refusal.NothingThere.class);
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.CHALLENGE)));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.CHALLENGE, Doing.Confirm.PLAIN))))
+                .matches(refusal -> refusal instanceof Refusal.NotTaken(var _, Why.NothingThere _));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.CHALLENGE, Doing.Answer.PLAIN))))
+                .as("the reader never answers himself")
+                .matches(refusal -> refusal instanceof Refusal.NotTaken(var _, Why.OthersPart _));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.CHALLENGE, Doing.Answer.PLAIN)));
         assertThat(log.state().complete(TestPlans.CHALLENGE)).isFalse();
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE))))
-                .isEqualTo(new Refusal.AnotherPersonNeeded(TestPlans.CHALLENGE));
-        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW))))
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.CHALLENGE, Doing.Confirm.PLAIN))))
+                .isEqualTo(new Refusal.NotTaken(TestPlans.CHALLENGE, new Why.AnotherPersonNeeded()));
+        assertThat(log.refuse(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.BELOW, Doing.Answer.PLAIN))))
                 .as("below the line")
                 .isInstanceOf(Refusal.GateClosed.class);
-        log.accept(OFFICER, Ask.of(new LineAsk.ConfirmLine(TestPlans.CHALLENGE)));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.SPLIT)));
-        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.BELOW)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.CHALLENGE, Doing.Confirm.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.SPLIT, Doing.Answer.PLAIN)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.BELOW, Doing.Answer.PLAIN)));
     }
 
     private void everythingBeforeTheChecklist() {
         apuRunning();
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.ALIGN, Doing.Answer.PLAIN)));
         log.pass(Duration.ofMinutes(13));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.BLEED)));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(ref("apu/navigation"))));
-        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
-        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(ref("walk/tail"))));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.READY)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.BLEED, Doing.Answer.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("apu/navigation"), Doing.Answer.PLAIN)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(ref("walk/tail"), Doing.Answer.PLAIN)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.READY, Doing.Answer.PLAIN)));
     }
 
     @Test
     void anothersAnswerIsTakenBackOnlyWithAReason() {
-        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
         assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, null))))
                 .isInstanceOf(Refusal.ReasonMissing.class);
         log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.WALK, "cover still on")));
@@ -241,11 +255,13 @@ class DecidingTest {
     @Test
     void anAnswerToWhatSomeoneElseHasJustChangedIsAConflict() {
         long seen = log.state().seq();
-        log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
-        Command stale = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK)));
+        log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
+        Command stale =
+                new Command(log.nextId(), seen, null, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
         assertThat(log.submit(CAPTAIN, stale))
                 .isEqualTo(new Decision.Refused<>(new Refusal.Conflict("line:walk/nose", seen + 1)));
-        Command other = new Command(log.nextId(), seen, null, Ask.of(new LineAsk.AnswerLine(ref("walk/tail"))));
+        Command other = new Command(
+                log.nextId(), seen, null, Ask.of(new LineAsk.WorkLine(ref("walk/tail"), Doing.Answer.PLAIN)));
         assertThat(log.submit(CAPTAIN, other))
                 .as("another subject is no conflict")
                 .isInstanceOf(Decision.Accepted.class);
@@ -259,8 +275,10 @@ class DecidingTest {
                         .get(2)
                         .heldFor())
                 .isEqualTo(Duration.ofSeconds(90));
-        assertThat(log.accept(OFFICER, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
-                .containsExactly(new LineEvent.ProcedureResumed("walk"), new LineEvent.LineAnswered(TestPlans.WALK));
+        assertThat(log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN))))
+                .containsExactly(
+                        new LineEvent.ProcedureResumed("walk"),
+                        new LineEvent.LineWorked(TestPlans.WALK, Work.Answered.PLAIN));
     }
 
     @Test
@@ -269,7 +287,7 @@ class DecidingTest {
         assertThat(log.refuse(CAPTAIN, Ask.of(new RecordAsk.Amend("note", false))))
                 .isEqualTo(new Refusal.NotSigned(Lifecycle.WORKING));
         log.accept(CAPTAIN, Ask.of(new RecordAsk.Abandon("aircraft change")));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.WALK))))
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN))))
                 .isEqualTo(new Refusal.Closed(Lifecycle.ABANDONED));
     }
 
@@ -296,7 +314,7 @@ class DecidingTest {
         TestLog polar = new TestLog(TestPlans.small(), 79);
         polar.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         polar.accept(CAPTAIN, Ask.of(new LineAsk.Deviate(ref("apu/allowed"), "trial", "allowed")));
-        assertThat(polar.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(TestPlans.ALIGN))))
+        assertThat(polar.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.ALIGN, Doing.Answer.PLAIN))))
                 .isInstanceOfSatisfying(
                         Refusal.ImpossibleValue.class, e -> assertThat(e.todo()).contains("polar procedure"));
     }

@@ -17,7 +17,12 @@ import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Doings;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Memory;
+import org.skelda.core.kind.Walk;
+import org.skelda.core.kind.Work;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.line.ProcedureView;
@@ -27,7 +32,7 @@ import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
-import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.TypeSheet;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatAsk;
@@ -42,7 +47,7 @@ class DeparturePropertiesTest {
     }
 
     private static TestLog randomLog(long seed) {
-        TestLog log = TestLog.seated();
+        TestLog log = TestLog.seated(seed % 2 == 0 ? TestPlans.small() : TestPlans.whole(TypeSheet.Pilots.TWO));
         RandomCrew crew = new RandomCrew(seed, log.state());
         for (int i = 0; i < STEPS; i++) {
             crew.step(log);
@@ -100,7 +105,9 @@ class DeparturePropertiesTest {
             if (entry.event().fact() instanceof RecordEvent.Signed) {
                 assertThat(read.openLines()).isEmpty();
                 Progress signed = read.progress();
-                assertThat(signed.plan().lines().keySet())
+                assertThat(signed.plan().procedures().stream()
+                                .filter(signed::isNeeded)
+                                .flatMap(procedure -> signed.plan().refs(procedure).stream()))
                         .allMatch(line -> signed.complete(line) || signed.need(line) instanceof Need.NotNeeded);
             }
             read = read.apply(entry);
@@ -121,11 +128,11 @@ class DeparturePropertiesTest {
         TestLog log = randomLog(seed);
         Departure read = Departure.begin(log.state().plan(), log.entries().getFirst());
         for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
-            LineRef answered = switch (entry.event()) {
-                case Event.OfLine(LineEvent.LineAnswered e) -> e.line();
-                case Event.OfLine(LineEvent.LineMeasured e) -> e.line();
-                default -> null;
-            };
+            LineRef answered = entry.event() instanceof Event.OfLine(LineEvent.LineWorked(LineRef ref, Work work))
+                            && !isFree(work)
+                            && !(read.plan().lines().get(ref).kind() instanceof Memory)
+                    ? ref
+                    : null;
             if (answered != null) {
                 assertThat(read.progress().gate(answered, entry.happenedAt()).open())
                         .as("gate of %s at %s", answered, entry.seq())
@@ -214,11 +221,10 @@ class DeparturePropertiesTest {
         if (log.state().lifecycle().closed() || log.state().seatOf(CAPTAIN).isEmpty()) {
             return;
         }
+        SplittableRandom random = new SplittableRandom(seed);
         for (LineRef ref : log.state().openLines()) {
             Departure before = log.state();
-            Ask ask = log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
-                    ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V"))
-                    : Ask.of(new LineAsk.AnswerLine(ref));
+            Ask ask = Ask.of(new LineAsk.WorkLine(ref, right(log, ref, random)));
             if (before.line(ref).newestBy() == null && log.ask(CAPTAIN, ask) instanceof Decision.Accepted) {
                 log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(ref, null)));
                 assertThat(log.state().lines().records())
@@ -233,29 +239,41 @@ class DeparturePropertiesTest {
     private static void finish(TestLog log) {
         seat(log, CAPTAIN, Seat.LEFT);
         seat(log, OFFICER, Seat.RIGHT);
+        SplittableRandom random = new SplittableRandom(log.entries().size());
         for (int round = 0; round < 40 && !log.state().lifecycle().closed(); round++) {
             log.pass(Duration.ofMinutes(20));
             log.ask(CAPTAIN, Ask.of(new FactAsk.GiveFact("oat_c", new Value.Number(2), "degC")));
             log.ask(CAPTAIN, Ask.of(new FactAsk.GiveFact("icing", new Value.YesNo(round % 2 == 0), "")));
             for (LineRef ref : log.state().openLines()) {
                 log.ask(
-                        CAPTAIN,
-                        log.state().plan().line(ref).orElseThrow() instanceof Line.Measure
-                                ? Ask.of(new LineAsk.MeasureLine(ref, 24, "V"))
-                                : Ask.of(new LineAsk.AnswerLine(ref)));
-                log.ask(CAPTAIN, Ask.of(new LineAsk.ConfirmLine(ref)));
-                log.ask(OFFICER, Ask.of(new LineAsk.ConfirmLine(ref)));
-                if (round > 5) {
+                        random.nextBoolean() ? CAPTAIN : OFFICER,
+                        Ask.of(new LineAsk.WorkLine(ref, right(log, ref, random))));
+                log.ask(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref, Doing.Confirm.PLAIN)));
+                log.ask(OFFICER, Ask.of(new LineAsk.WorkLine(ref, Doing.Confirm.PLAIN)));
+                if (round > 25) {
                     log.ask(CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "not possible today", ref.line())));
                 }
             }
-            if (round > 6
+            if (round > 26
                     && log.state().lifecycle() == Lifecycle.WORKING
                     && log.state().openLines().isEmpty()) {
                 log.ask(CAPTAIN, Ask.of(new LineAsk.Undo(TestPlans.LEAVE, "for the record")));
             }
             log.ask(CAPTAIN, Ask.of(new RecordAsk.Sign()));
         }
+    }
+
+    private static Doing right(TestLog log, LineRef ref, SplittableRandom random) {
+        return Doings.right(
+                log.state().plan().lines().get(ref),
+                log.state().line(ref).history(),
+                log.state().progress()::value,
+                false,
+                random);
+    }
+
+    private static boolean isFree(Work work) {
+        return work instanceof Work.Confirmed || work instanceof Work.Agreed || work instanceof Walk.Settled;
     }
 
     private static void seat(TestLog log, Person person, Seat seat) {

@@ -14,7 +14,9 @@ import org.junit.jupiter.api.Test;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.fact.FactView;
+import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.LineView;
 import org.skelda.core.line.LineView.LineState;
@@ -57,7 +59,8 @@ class FactsOfDepartureTest {
         assertThat(fluid.gate().waits())
                 .extracting(LineView.WaitView::name)
                 .containsExactly("Icing conditions", "Outside air");
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(FLUID)))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(FLUID, Doing.Answer.PLAIN))))
+                .isInstanceOf(Refusal.GateClosed.class);
         assertThat(log.state().openLines()).contains(COVERS, FLUID);
     }
 
@@ -93,7 +96,7 @@ class FactsOfDepartureTest {
     @Test
     void whatWasDoneStaysDoneWhenItIsNoLongerNeeded() {
         log.accept(CAPTAIN, oat(2));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(COVERS)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(COVERS, Doing.Answer.PLAIN)));
         log.accept(CAPTAIN, oat(12));
         assertThat(line(COVERS).state()).isEqualTo(LineState.DONE);
         log.accept(CAPTAIN, Ask.of(new LineAsk.Undo(COVERS, null)));
@@ -102,11 +105,11 @@ class FactsOfDepartureTest {
 
     @Test
     void aReadingDecidesToo() {
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(POWER)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(POWER, Doing.Answer.PLAIN)));
         assertThat(line(CHARGE).gate().waits())
                 .extracting(LineView.WaitView::name)
                 .containsExactly("Battery volts");
-        log.accept(CAPTAIN, Ask.of(new LineAsk.MeasureLine(VOLTS, 24.1, "V")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(VOLTS, new Measure.Type(24.1, "V"))));
         assertThat(line(CHARGE).state()).isEqualTo(LineState.NOT_NEEDED);
         assertThat(line(CHARGE).because()).containsExactly(new LineView.Ground("Battery volts", "24.1"));
     }

@@ -9,9 +9,12 @@ import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Doings;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Change;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.seat.SeatAsk;
@@ -73,7 +76,11 @@ final class RandomCrew {
             case 8 -> Ask.of(new RecordAsk.Sign());
             case 9 -> Ask.of(new RecordAsk.Amend("note", false));
             case 12, 13 -> fact();
-            case 10, 11 -> Ask.of(new LineAsk.ConfirmLine(line));
+            case 14 ->
+                Ask.of(new LineAsk.ReportChange(
+                        Change.values()[random.nextInt(Change.values().length)],
+                        random.nextInt(5) == 0 ? " " : "told late"));
+            case 10, 11 -> Ask.of(new LineAsk.WorkLine(line, Doing.Confirm.PLAIN));
             default -> fitting(log, line);
         };
     }
@@ -86,18 +93,15 @@ final class RandomCrew {
     }
 
     private Ask fitting(TestLog log, LineRef ref) {
-        boolean measured = log.state()
-                .plan()
-                .line(ref)
-                .filter(line -> line instanceof Line.Measure)
-                .isPresent();
-        if (measured != (random.nextInt(10) == 0)) {
-            return Ask.of(new LineAsk.MeasureLine(
-                    ref,
-                    random.nextInt(8) == 0 ? 400 : random.nextDouble(22, 26),
-                    random.nextInt(12) == 0 ? "A" : "V"));
+        Line line = log.state().plan().line(ref).orElse(null);
+        if (line == null) {
+            return Ask.of(new LineAsk.WorkLine(ref, Doing.Answer.PLAIN));
         }
-        return Ask.of(new LineAsk.AnswerLine(ref));
+        Doing doing = random.nextInt(4) == 0
+                ? Doings.wild(line, random)
+                : Doings.right(
+                        line, log.state().line(ref).history(), log.state().progress()::value, false, random);
+        return Ask.of(new LineAsk.WorkLine(ref, doing));
     }
 
     private Ask fact() {

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.attempt.AttemptEvent;
@@ -15,7 +16,12 @@ import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.kind.Caution;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Hazard;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Read;
+import org.skelda.core.kind.Start;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.ProcedureView;
 import org.skelda.core.log.Refusal;
@@ -23,6 +29,7 @@ import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineHead;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
+import org.skelda.core.procedure.TypeSheet;
 import org.skelda.core.seat.SeatAsk;
 import org.skelda.core.simulator.SimulatorAsk;
 import org.skelda.core.start.Action;
@@ -53,8 +60,13 @@ class StartsOfDepartureTest {
                 "watched",
                 true,
                 null,
-                List.of(new Line.Start(
-                        LineHead.of("engine"), 2, "Engine 2", "at idle", new Line.Start.Today(null, null, null))),
+                List.of(
+                        new Line(
+                                LineHead.of("danger"),
+                                new Caution("Danger area", "Nobody there.", Set.of(Hazard.ENGINE))),
+                        new Line(
+                                LineHead.of("engine"),
+                                new Start(2, "Engine 2", "at idle", new Start.Today(null, null, null)))),
                 false,
                 null));
         procedures.add(new Procedure(
@@ -67,12 +79,13 @@ class StartsOfDepartureTest {
                 true,
                 null,
                 List.of(
-                        new Line.Read(LineHead.of("off"), "Fuel", "OFF"),
-                        new Line.Read(LineHead.of("write"), "Log", "written")),
+                        new Line(LineHead.of("off"), new Read("Fuel", "OFF")),
+                        new Line(LineHead.of("write"), new Read("Log", "written"))),
                 true,
                 null));
-        TestLog log = new TestLog(Plan.of(TestPlans.type(), procedures), 62.41);
+        TestLog log = new TestLog(Plan.of(TestPlans.type(TypeSheet.Pilots.TWO), procedures), 62.41);
         log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(LineRef.parse("start/danger"), Doing.Answer.PLAIN)));
         return log;
     }
 
@@ -112,11 +125,13 @@ class StartsOfDepartureTest {
                 .filteredOn(p -> p.id().equals("start"))
                 .singleElement()
                 .satisfies(p -> assertThat(p.next()).isEqualTo(START));
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(START, Doing.Answer.PLAIN))))
+                .isInstanceOf(Refusal.GateClosed.class);
         attempt(1, false);
-        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)))).isInstanceOf(Refusal.GateClosed.class);
+        assertThat(log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(START, Doing.Answer.PLAIN))))
+                .isInstanceOf(Refusal.GateClosed.class);
         attempt(2, true);
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(START, Doing.Answer.PLAIN)));
         assertThat(log.state().starts(2))
                 .extracting(start -> start.summary().outcome())
                 .containsExactly("HUNG_START", "NORMAL");
@@ -152,9 +167,9 @@ class StartsOfDepartureTest {
                 .filteredOn(p -> p.id().equals("wrong"))
                 .singleElement()
                 .satisfies(p -> assertThat(p.state()).isEqualTo(ProcedureView.ProcedureState.NOT_NEEDED));
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(LineRef.parse("wrong/off"))));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(LineRef.parse("wrong/off"), Doing.Answer.PLAIN)));
         assertThat(log.state().openLines()).contains(WRITE);
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(WRITE)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(WRITE, Doing.Answer.PLAIN)));
         assertThat(log.state().openLines()).doesNotContain(WRITE);
     }
 }

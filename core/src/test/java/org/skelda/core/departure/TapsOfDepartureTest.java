@@ -22,6 +22,7 @@ import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.log.Decision;
@@ -78,7 +79,7 @@ class TapsOfDepartureTest {
         assertThat(record.summary().timeToLightOff()).isEqualTo(Duration.ofSeconds(3));
         log.accept(withOfficer(), Ask.of(new AttemptAsk.TypeFigures(2, 612.0, null)));
         assertThat(log.state().starts(2).getLast().summary().peak_c()).isEqualTo(612.0);
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(START, Doing.Answer.PLAIN)));
         assertThat(log.replayed()).isEqualTo(log.state());
     }
 
@@ -149,7 +150,7 @@ class TapsOfDepartureTest {
         log.accept(CAPTAIN, Ask.of(new AttemptAsk.UndoTap(2, Tap.STARTER_ON, null)));
         assertThat(log.state().starts(2)).isEmpty();
         started();
-        log.accept(CAPTAIN, Ask.of(new LineAsk.AnswerLine(START)));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(START, Doing.Answer.PLAIN)));
         assertThat(refused(Ask.of(new AttemptAsk.UndoTap(2, Tap.IDLE, null)))).isInstanceOf(Refusal.NothingThere.class);
         assertThat(log.replayed()).isEqualTo(log.state());
     }

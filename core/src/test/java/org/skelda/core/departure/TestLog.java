@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
@@ -48,7 +49,8 @@ public final class TestLog {
                 BEGIN.plus(Duration.ofMinutes(40)),
                 "a".repeat(64),
                 "b".repeat(64),
-                List.of());
+                List.of(),
+                Map.of());
         LogEntry<Event> first = new LogEntry<>(
                 nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), Event.of(new RecordEvent.Opened(opening)));
         entries.add(first);
@@ -56,7 +58,12 @@ public final class TestLog {
     }
 
     public static TestLog seated() {
-        TestLog log = new TestLog(TestPlans.small(), 62.41);
+        return seated(TestPlans.small());
+    }
+
+    /** Both seats taken, the left one flies. */
+    public static TestLog seated(Plan plan) {
+        TestLog log = new TestLog(plan, 62.41);
         log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
         log.accept(OFFICER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         return log;

@@ -1,12 +1,20 @@
 package org.skelda.core.departure;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.skelda.core.alignment.AlignmentRule;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.Action;
+import org.skelda.core.kind.Caution;
+import org.skelda.core.kind.Challenge;
+import org.skelda.core.kind.Check;
+import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Read;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
@@ -45,10 +53,19 @@ public final class TestPlans {
     }
 
     public static Plan small() {
-        return Plan.of(type(), procedures());
+        return Plan.of(type(TypeSheet.Pilots.TWO), procedures());
     }
 
-    static TypeSheet type() {
+    /** Every kind of line and every mark. @param pilots with how many it is flown */
+    static Plan whole(TypeSheet.Pilots pilots) {
+        List<Procedure> all = new ArrayList<>(
+                procedures().stream().filter(one -> !one.id().equals("push")).toList());
+        all.addAll(KindPlans.procedures());
+        all.add(procedures().getLast());
+        return Plan.of(type(pilots), List.of(KindPlans.SCHOOL), all);
+    }
+
+    static TypeSheet type(TypeSheet.Pilots pilots) {
         MeasureSpec volts = volts();
         return new TypeSheet(
                 "TEST-1",
@@ -82,7 +99,9 @@ public final class TestPlans {
                                                 new AlignmentRule(Duration.ofMinutes(6), Duration.ofMinutes(18), 78.5)),
                                         "table")),
                 Map.of("volts", volts),
-                Map.of());
+                Map.of(),
+                Map.of(),
+                pilots);
     }
 
     private static MeasureSpec volts() {
@@ -96,21 +115,19 @@ public final class TestPlans {
                         Seat.LEFT,
                         1,
                         Procedure.Style.FLOW,
-                        new Line.Caution(head("radar"), "Radar", "It hurts people."),
-                        new Line.Action(head("battery"), "Battery", "ON"),
-                        new Line.Measure(gated("volts", new Condition.LineDone(POWER)), volts())),
+                        new Line(head("radar"), new Caution("Radar", "It hurts people.")),
+                        new Line(head("battery"), new Action("Battery", "ON")),
+                        new Line(gated("volts", new Condition.LineDone(POWER)), new Measure(volts()))),
                 procedure(
                         "apu",
                         Seat.LEFT,
                         1,
                         Procedure.Style.FLOW,
-                        new Line.Gate(
+                        new Line(
                                 guarded("allowed", "the APU", new Condition.WithinLimits(VOLTS)),
-                                "Start allowed",
-                                "go",
-                                false),
-                        new Line.Action(starting("master", "door"), "Master", "ON"),
-                        new Line.Action(
+                                new Gate("Start allowed", "go", false)),
+                        new Line(starting("master", "door"), new Action("Master", "ON")),
+                        new Line(
                                 new LineHead(
                                         "start",
                                         null,
@@ -120,56 +137,53 @@ public final class TestPlans {
                                         List.of("bleed"),
                                         false,
                                         null),
-                                "Start",
-                                "START"),
-                        new Line.Action(starting("align", "alignment"), "Inertial units", "ALIGN"),
-                        new Line.Check(
+                                new Action("Start", "START")),
+                        new Line(starting("align", "alignment"), new Action("Inertial units", "ALIGN")),
+                        new Line(
                                 guarded("bleed", "the hot section", new Condition.ClockElapsed("bleed")),
-                                "Bleed",
-                                "ON"),
-                        new Line.Check(
+                                new Check("Bleed", "ON")),
+                        new Line(
                                 gated("navigation", new Condition.ClockElapsed("alignment")),
-                                "Inertial units",
-                                "NAVIGATION")),
+                                new Check("Inertial units", "NAVIGATION"))),
                 procedure(
                         "walk",
                         Seat.RIGHT,
                         2,
                         Procedure.Style.FLOW,
-                        new Line.Check(head("nose"), "Nose", "clear"),
-                        new Line.Check(head("tail"), "Tail", "clear")),
+                        new Line(head("nose"), new Check("Nose", "clear")),
+                        new Line(head("tail"), new Check("Tail", "clear"))),
                 procedure(
                         "ice",
                         Seat.LEFT,
                         1,
                         Procedure.Style.FLOW,
-                        new Line.Action(needed("covers", TestWhen.below("oat_c", COLD_C)), "Covers", "off"),
-                        new Line.Action(
+                        new Line(needed("covers", TestWhen.below("oat_c", COLD_C)), new Action("Covers", "off")),
+                        new Line(
                                 needed("fluid", TestWhen.below("oat_c", COLD_C).and(TestWhen.yes("icing"))),
-                                "Fluid",
-                                "applied"),
-                        new Line.Check(needed("dual", TestWhen.yes("modification('dual')")), "Dual", "set"),
-                        new Line.Check(
-                                needed("charge", TestWhen.below("reading('power/volts')", WEAK_V)), "Charge", "noted")),
+                                new Action("Fluid", "applied")),
+                        new Line(needed("dual", TestWhen.yes("modification('dual')")), new Check("Dual", "set")),
+                        new Line(
+                                needed("charge", TestWhen.below("reading('power/volts')", WEAK_V)),
+                                new Check("Charge", "noted"))),
                 procedure(
                         "check",
                         null,
                         1,
                         Procedure.Style.CHECKLIST,
-                        new Line.Gate(
+                        new Line(
                                 gated("ready", new Condition.ProceduresDone(List.of("power", "apu", "walk"))),
-                                "Flows done",
-                                "go",
-                                false),
-                        new Line.Challenge(head("batteries"), "Batteries", "ON", Role.FLYING),
-                        new Line.Gate(gated("line", new Condition.LineDone(CHALLENGE)), "Clearance", "cleared", true),
-                        new Line.Challenge(head("beacon"), "Beacon", "ON", Role.MONITORING)),
+                                new Gate("Flows done", "go", false)),
+                        new Line(head("batteries"), new Challenge("Batteries", "ON", Role.FLYING)),
+                        new Line(
+                                gated("line", new Condition.LineDone(CHALLENGE)),
+                                new Gate("Clearance", "cleared", true)),
+                        new Line(head("beacon"), new Challenge("Beacon", "ON", Role.MONITORING))),
                 procedure(
                         "push",
                         null,
                         1,
                         Procedure.Style.READ_AND_DO,
-                        new Line.Read(
+                        new Line(
                                 new LineHead(
                                         "brake",
                                         null,
@@ -179,12 +193,11 @@ public final class TestPlans {
                                         List.of(),
                                         true,
                                         null),
-                                "Brake",
-                                "released"),
-                        new Line.Read(head("done"), "Pushback", "complete")));
+                                new Read("Brake", "released")),
+                        new Line(head("done"), new Read("Pushback", "complete"))));
     }
 
-    private static Procedure procedure(String id, Seat seat, int strand, Procedure.Style style, Line... lines) {
+    static Procedure procedure(String id, Seat seat, int strand, Procedure.Style style, Line... lines) {
         return new Procedure(
                 id,
                 id,
@@ -195,7 +208,7 @@ public final class TestPlans {
                 style != Procedure.Style.FLOW,
                 null,
                 List.of(lines),
-                id.equals("abnormal"),
+                id.startsWith("abnormal"),
                 null);
     }
 

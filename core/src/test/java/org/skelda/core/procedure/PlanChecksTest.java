@@ -6,17 +6,20 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.kind.Action;
+import org.skelda.core.kind.Check;
 import org.skelda.core.kind.LineRef;
 
 class PlanChecksTest {
-    private static final TypeSheet TYPE = new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of());
+    private static final TypeSheet TYPE =
+            new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {
         return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines), false, null);
     }
 
     private static Line line(String id, Condition... gate) {
-        return new Line.Check(new LineHead(id, null, List.of(gate), null, null, List.of(), false, null), id, "on");
+        return new Line(new LineHead(id, null, List.of(gate), null, null, List.of(), false, null), new Check(id, "on"));
     }
 
     private static List<String> findings(Procedure... procedures) {
@@ -28,7 +31,7 @@ class PlanChecksTest {
 
     @Test
     void saysEveryNameThatLeadsNowhereAtOnce() {
-        Line lost = new Line.Action(
+        Line lost = new Line(
                 new LineHead(
                         "a",
                         "zone",
@@ -41,8 +44,7 @@ class PlanChecksTest {
                         List.of("d"),
                         false,
                         null),
-                "a",
-                "on");
+                new Action("a", "on"));
         assertThat(findings(procedure("p", lost, line("b"))))
                 .hasSize(6)
                 .allMatch(finding -> finding.startsWith("p/a: "))
@@ -63,7 +65,7 @@ class PlanChecksTest {
                         procedure("p", line("a", new Condition.ProceduresDone(List.of("q")))),
                         procedure("q", line("b", new Condition.LineDone(LineRef.parse("p/a"))))))
                 .containsExactlyInAnyOrder(
-                        "p/a: its gate waits for itself and can never open",
-                        "q/b: its gate waits for itself and can never open");
+                        "p/a: it waits for itself and can never be reached",
+                        "q/b: it waits for itself and can never be reached");
     }
 }

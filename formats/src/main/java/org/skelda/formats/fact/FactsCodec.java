@@ -27,6 +27,7 @@ public final class FactsCodec implements FactCodec<FactEvent> {
                     case Value.Number(double value) ->
                         payload.put("value", value).put("unit", e.fact().unit());
                     case Value.YesNo(boolean value) -> payload.put("value", value);
+                    case Value.Word(String value) -> payload.put("value", value);
                 }
                 ArrayNode changed = payload.putArray("changed");
                 e.changed()

@@ -2,7 +2,6 @@ package org.skelda.formats.line;
 
 import static org.skelda.formats.log.Fields.instant;
 import static org.skelda.formats.log.Fields.line;
-import static org.skelda.formats.log.Fields.maybeNumber;
 import static org.skelda.formats.log.Fields.maybeText;
 import static org.skelda.formats.log.Fields.number;
 import static org.skelda.formats.log.Fields.put;
@@ -10,11 +9,13 @@ import static org.skelda.formats.log.Fields.text;
 import static org.skelda.formats.log.Fields.word;
 
 import java.time.Duration;
+import java.util.List;
+import java.util.stream.Stream;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineEvent;
-import org.skelda.core.measure.Judgement;
+import org.skelda.core.procedure.Change;
+import org.skelda.formats.kind.WorkCodec;
 import org.skelda.formats.log.FactCodec;
-import org.skelda.formats.log.InvalidEvent;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -29,12 +30,10 @@ public final class LineCodec implements FactCodec<LineEvent> {
     @Override
     public void write(LineEvent fact, ObjectNode payload) {
         switch (fact) {
-            case LineEvent.LineAnswered e -> payload.put("line", e.line().toString());
-            case LineEvent.LineMeasured e -> {
-                payload.put("line", e.line().toString()).put("value", e.value()).put("unit", e.unit());
-                judgement(payload.putObject("judgement"), e.judgement());
+            case LineEvent.LineWorked e -> {
+                payload.put("line", e.line().toString());
+                WorkCodec.write(e.work(), payload);
             }
-            case LineEvent.LineConfirmed e -> payload.put("line", e.line().toString());
             case LineEvent.DeviationRecorded e -> {
                 payload.put("line", e.line().toString()).put("reason", e.reason());
                 put(payload, "overrides", e.overrides());
@@ -55,6 +54,11 @@ public final class LineCodec implements FactCodec<LineEvent> {
                         .put("by", e.by().toString())
                         .put("startedAt", e.startedAt().toString())
                         .put("duration_s", e.duration().toMillis() / MILLIS_PER_SECOND);
+            case LineEvent.ChangeReported e -> {
+                payload.put("change", word(e.change())).put("words", e.words());
+                ArrayNode reopened = payload.putArray("reopened");
+                e.reopened().forEach(line -> reopened.add(line.toString()));
+            }
             case LineEvent.ClockCancelled e -> payload.put("clock", e.clock()).put("by", e.by().toString());
         }
     }
@@ -62,24 +66,14 @@ public final class LineCodec implements FactCodec<LineEvent> {
     @Override
     public LineEvent read(String type, JsonNode payload) {
         return switch (type) {
-            case "LineAnswered" -> new LineEvent.LineAnswered(line(payload, "line"));
-            case "LineMeasured" ->
-                new LineEvent.LineMeasured(
-                        line(payload, "line"),
-                        number(payload, "value"),
-                        text(payload, "unit"),
-                        judgement(payload.path("judgement")));
-            case "LineConfirmed" -> new LineEvent.LineConfirmed(line(payload, "line"));
             case "DeviationRecorded" ->
                 new LineEvent.DeviationRecorded(
                         line(payload, "line"), text(payload, "reason"), maybeText(payload, "overrides"));
             case "Undone" ->
-                new LineEvent.Undone(
-                        line(payload, "line"),
-                        maybeText(payload, "reason"),
-                        payload.path("reopened").values().stream()
-                                .map(ref -> LineRef.parse(ref.asString("")))
-                                .toList());
+                new LineEvent.Undone(line(payload, "line"), maybeText(payload, "reason"), lines(payload, "reopened"));
+            case "ChangeReported" ->
+                new LineEvent.ChangeReported(
+                        word(Change.class, payload, "change"), text(payload, "words"), lines(payload, "reopened"));
             case "ProcedureHeld" ->
                 new LineEvent.ProcedureHeld(
                         text(payload, "procedure"),
@@ -93,22 +87,28 @@ public final class LineCodec implements FactCodec<LineEvent> {
                         instant(payload, "startedAt"),
                         Duration.ofMillis(Math.round(number(payload, "duration_s") * MILLIS_PER_SECOND)));
             case "ClockCancelled" -> new LineEvent.ClockCancelled(text(payload, "clock"), line(payload, "by"));
-            default -> throw new InvalidEvent("'" + type + "' is nothing that happens to lines");
+            default -> new LineEvent.LineWorked(line(payload, "line"), WorkCodec.read(type, payload));
         };
     }
 
-    private static void judgement(ObjectNode node, Judgement judgement) {
-        node.put("verdict", word(judgement.verdict()));
-        put(node, "limit", judgement.limit());
-        put(node, "margin", judgement.margin());
-        node.put("source", judgement.source());
+    private static List<LineRef> lines(JsonNode payload, String key) {
+        return payload.path(key).values().stream()
+                .map(ref -> LineRef.parse(ref.asString("")))
+                .toList();
     }
 
-    private static Judgement judgement(JsonNode node) {
-        return new Judgement(
-                word(Judgement.Verdict.class, node, "verdict"),
-                maybeNumber(node, "limit"),
-                maybeNumber(node, "margin"),
-                text(node, "source"));
+    /** A line that was worked bears the name of what was done on it. */
+    @Override
+    public String type(LineEvent fact) {
+        return fact instanceof LineEvent.LineWorked worked ? WorkCodec.type(worked.work()) : FactCodec.super.type(fact);
+    }
+
+    @Override
+    public List<String> types(Class<LineEvent> facts) {
+        return Stream.concat(
+                        FactCodec.super.types(facts).stream()
+                                .filter(type -> !type.equals(LineEvent.LineWorked.class.getSimpleName())),
+                        WorkCodec.TYPES.stream())
+                .toList();
     }
 }

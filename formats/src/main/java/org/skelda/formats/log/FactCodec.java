@@ -1,5 +1,7 @@
 package org.skelda.formats.log;
 
+import java.util.Arrays;
+import java.util.List;
 import org.skelda.core.log.Fact;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -21,6 +23,18 @@ public interface FactCodec<F extends Fact> {
      * @throws InvalidEvent when a field is missing or impossible, or the room has no such fact
      */
     F read(String type, JsonNode payload);
+
+    /** The name of a fact in the log. */
+    default String type(F fact) {
+        return fact.getClass().getSimpleName();
+    }
+
+    /** The names of all facts. @param facts the room's sealed family */
+    default List<String> types(Class<F> facts) {
+        return Arrays.stream(facts.getPermittedSubclasses())
+                .map(Class::getSimpleName)
+                .toList();
+    }
 
     /** The version in which a type is written; older ones stay readable and are never rewritten. */
     default int version(String type) {

@@ -42,6 +42,15 @@ public final class Fields {
         return node.has(key) ? (Double) number(node, key) : null;
     }
 
+    /** A yes; no where it is missing. */
+    public static boolean yes(JsonNode node, String key) {
+        JsonNode value = node.path(key);
+        if (!value.isMissingNode() && !value.isBoolean()) {
+            throw new InvalidEvent("'" + key + "' is neither yes nor no");
+        }
+        return value.booleanValue(false);
+    }
+
     public static int whole(JsonNode node, String key) {
         return (int) number(node, key);
     }

@@ -1,12 +1,14 @@
 package org.skelda.formats.procedure;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.fact.DayFact;
-import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Conditions;
 import org.skelda.core.need.InvalidCondition;
@@ -14,6 +16,7 @@ import org.skelda.core.need.Kind;
 import org.skelda.core.need.Reach;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.Names;
+import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.TypeSheet;
 import tools.jackson.databind.JsonNode;
 
@@ -21,78 +24,99 @@ import tools.jackson.databind.JsonNode;
 final class PackConditions {
     private final Conditions language;
     private final Map<String, Reach.Bounds> bounds = new LinkedHashMap<>();
-    private final Map<JsonNode, When> found = new IdentityHashMap<>();
+    private final Map<JsonNode, Found> found = new IdentityHashMap<>();
 
-    private PackConditions(TypeSheet sheet, JsonNode procedures, Conditions language) {
+    private PackConditions(
+            TypeSheet sheet, Collection<Option> options, List<List<PlacedLine>> placed, Conditions language) {
         this.language = language;
         for (DayFact fact : DayFact.values()) {
             bounds.put(fact.id(), fact.bounds());
         }
         sheet.fitted().keySet().forEach(name -> bounds.put(name, Reach.Bounds.YES_NO));
-        for (JsonNode procedure : procedures.values()) {
-            for (JsonNode line : procedure.path("lines").values()) {
-                MeasureSpec spec = sheet.measures().get(line.path("measure").asString(""));
-                if (spec != null) {
-                    bounds.put(
-                            Names.reading(new LineRef(
-                                    procedure.path("id").asString(),
-                                    line.path("id").asString())),
-                            Reach.Bounds.number(spec.possibleMin(), spec.possibleMax()));
-                }
-            }
+        options.forEach(option -> bounds.put(Names.option(option.id()), Reach.Bounds.words(option.ids())));
+        placed.stream().flatMap(List::stream).forEach(line -> bound(line, sheet));
+    }
+
+    private void bound(PlacedLine line, TypeSheet sheet) {
+        String kind = line.node().path("kind").asString();
+        MeasureSpec spec = sheet.measures().get(line.node().path("measure").asString(""));
+        if (kind.equals("measure") && spec != null) {
+            bounds.put(Names.reading(line.ref()), Reach.Bounds.number(spec.possibleMin(), spec.possibleMax()));
+        }
+        if (kind.equals("decision")) {
+            bounds.put(
+                    Names.choice(line.ref()),
+                    Reach.Bounds.words(line.node().path("choices").values().stream()
+                            .map(choice -> choice.path("id").asString())
+                            .collect(Collectors.toSet())));
         }
     }
 
     /** Reads those of a document. */
-    static PackConditions of(TypeSheet sheet, JsonNode procedures, Conditions language) {
-        PackConditions conditions = new PackConditions(sheet, procedures, language);
+    static PackConditions of(
+            TypeSheet sheet,
+            Collection<Option> options,
+            JsonNode procedures,
+            List<List<PlacedLine>> placed,
+            Conditions language) {
+        PackConditions conditions = new PackConditions(sheet, options, placed, language);
         Map<String, Kind> declared = new LinkedHashMap<>();
         conditions.bounds.forEach((name, bounds) -> declared.put(name, bounds.kind()));
-        for (JsonNode procedure : procedures.values()) {
-            conditions.read(procedure, declared);
-            procedure.path("lines").values().forEach(line -> conditions.read(line, declared));
+        for (int i = 0; i < procedures.size(); i++) {
+            conditions.read(procedures.get(i), "/procedures/" + i, "when", declared);
+            placed.get(i).forEach(line -> conditions.read(line, declared));
         }
         return conditions;
     }
 
-    private void read(JsonNode owner, Map<String, Kind> declared) {
-        if (owner.has("when")) {
-            found.put(owner, language.compile(owner.path("when").asString(), declared));
+    private void read(PlacedLine line, Map<String, Kind> declared) {
+        read(line.node(), line.path(), "when", declared);
+        JsonNode limits = line.node().path("limits");
+        for (int i = 0; i < limits.size(); i++) {
+            read(limits.get(i), line.path() + "/limits/" + i, "when", declared);
+        }
+        JsonNode choices = line.node().path("choices");
+        for (int i = 0; i < choices.size(); i++) {
+            read(choices.get(i), line.path() + "/choices/" + i, "offered", declared);
         }
     }
 
-    /** The condition of a procedure or a line; null when it has none. */
+    private void read(JsonNode owner, String path, String key, Map<String, Kind> declared) {
+        if (owner.has(key)) {
+            found.put(
+                    owner,
+                    new Found(path + "/" + key, language.compile(owner.path(key).asString(), declared)));
+        }
+    }
+
+    /** A condition. @param path where it stands */
+    private record Found(String path, When when) {}
+
+    /** The condition of a procedure, a line, a limit or an answer; null when it has none. */
     @Nullable
     When of(JsonNode owner) {
-        return found.get(owner);
+        Found one = found.get(owner);
+        return one == null ? null : one.when();
     }
 
     /** Looks closely at every one: what it names, what it says, and whether it can hold. */
     void examine(PackSource source, List<InvalidPack.Finding> wrong) {
-        JsonNode procedures = source.tree().path("procedures");
-        for (int p = 0; p < procedures.size(); p++) {
-            examine(source, "/procedures/" + p, procedures.get(p), wrong);
-            JsonNode lines = procedures.get(p).path("lines");
-            for (int l = 0; l < lines.size(); l++) {
-                examine(source, "/procedures/" + p + "/lines/" + l, lines.get(l), wrong);
-            }
-        }
+        found.values().stream()
+                .sorted(Comparator.comparingInt(one -> source.line(one.path())))
+                .forEach(one -> examine(source, one, wrong));
     }
 
-    private void examine(PackSource source, String path, JsonNode owner, List<InvalidPack.Finding> wrong) {
-        When when = found.get(owner);
-        if (when == null) {
-            return;
-        }
-        String place = path + "/when";
+    private void examine(PackSource source, Found one, List<InvalidPack.Finding> wrong) {
         try {
-            when.names();
-            if (!Reach.canHold(when, bounds)) {
+            one.when().names();
+            if (!Reach.canHold(one.when(), bounds)) {
                 wrong.add(new InvalidPack.Finding(
-                        place, source.line(place), "'" + when.text() + "' can never hold: nothing would ever need it"));
+                        one.path(),
+                        source.line(one.path()),
+                        "'" + one.when().text() + "' can never hold: nothing would ever need it"));
             }
         } catch (InvalidCondition e) {
-            wrong.add(new InvalidPack.Finding(place, source.line(place), String.valueOf(e.getMessage())));
+            wrong.add(new InvalidPack.Finding(one.path(), source.line(one.path()), String.valueOf(e.getMessage())));
         }
     }
 }

@@ -1,21 +1,30 @@
 package org.skelda.formats.procedure;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.AlignmentRule;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.Hazard;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.When;
+import org.skelda.core.procedure.Change;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.Condition;
+import org.skelda.core.procedure.Control;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.LineHead;
+import org.skelda.core.procedure.Marks;
+import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.PanelMap;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
+import org.skelda.formats.kind.KindReader;
 import tools.jackson.databind.JsonNode;
 
 /** Turns nodes that passed the schema into the core's values. */
@@ -73,22 +82,36 @@ final class PackLines {
                 zones);
     }
 
-    static Procedure procedure(JsonNode node, TypeSheet sheet, PackConditions conditions) {
-        Procedure.Style style = switch (text(node, "style")) {
-            case "flow" -> Procedure.Style.FLOW;
-            case "checklist" -> Procedure.Style.CHECKLIST;
-            case "read-and-do" -> Procedure.Style.READ_AND_DO;
-            default -> throw new IllegalArgumentException("there is no style '" + text(node, "style") + "'");
-        };
-        String seat = optional(node, "seat");
-        List<Line> lines = node.path("lines").values().stream()
-                .map(line -> line(line, sheet, conditions.of(line)))
+    static Control control(String id, JsonNode node) {
+        return new Control(
+                id,
+                text(node, "label"),
+                node.path("irreversible").booleanValue(false),
+                node.has("hazard") ? KindReader.word(Hazard.class, text(node, "hazard")) : null);
+    }
+
+    static Option option(String id, JsonNode node) {
+        return new Option(
+                id,
+                text(node, "label"),
+                node.path("choices").values().stream()
+                        .map(choice ->
+                                new Option.School(text(choice, "id"), text(choice, "label"), text(choice, "because")))
+                        .toList(),
+                text(node, "set"));
+    }
+
+    static Procedure procedure(JsonNode node, List<PlacedLine> placed, TypeSheet sheet, PackConditions conditions) {
+        Procedure.Style style = KindReader.word(Procedure.Style.class, text(node, "style"));
+        KindReader kinds = new KindReader(sheet.measures(), conditions::of);
+        List<Line> lines = placed.stream()
+                .map(line -> line(line, sheet, kinds, conditions))
                 .toList();
         return new Procedure(
                 text(node, "id"),
                 text(node, "title"),
                 style,
-                seat == null ? null : seat.equals("left") ? Seat.LEFT : Seat.RIGHT,
+                node.has("seat") ? KindReader.word(Seat.class, text(node, "seat")) : null,
                 node.path("strand").intValue(1),
                 text(node, "how"),
                 node.path("inOrder").booleanValue(style != Procedure.Style.FLOW),
@@ -98,55 +121,20 @@ final class PackLines {
                 conditions.of(node));
     }
 
-    private static Line line(JsonNode node, TypeSheet sheet, @Nullable When when) {
-        LineHead head = head(node, when);
-        return switch (text(node, "kind")) {
-            case "action" -> new Line.Action(head, text(node, "label"), text(node, "setting"));
-            case "check" -> new Line.Check(head, text(node, "label"), text(node, "shows"));
-            case "measure" -> new Line.Measure(head, measureOf(node, sheet));
-            case "challenge" ->
-                new Line.Challenge(
-                        head,
-                        text(node, "label"),
-                        text(node, "response"),
-                        text(node, "responder").equals("flying") ? Role.FLYING : Role.MONITORING);
-            case "read" -> new Line.Read(head, text(node, "label"), text(node, "does"));
-            case "gate" ->
-                new Line.Gate(
-                        head,
-                        text(node, "label"),
-                        text(node, "said"),
-                        node.path("splits").booleanValue(false));
-            case "caution" -> new Line.Caution(head, text(node, "label"), text(node, "hazard"));
-            case "start" ->
-                new Line.Start(
-                        head,
-                        node.path("engine").intValue(),
-                        text(node, "label"),
-                        text(node, "does"),
-                        today(node.path("today")));
-            default -> throw new IllegalArgumentException("there is no line kind '" + text(node, "kind") + "'");
-        };
-    }
-
-    private static MeasureSpec measureOf(JsonNode node, TypeSheet sheet) {
-        MeasureSpec spec = sheet.measures().get(text(node, "measure"));
-        if (spec == null) {
-            throw new IllegalArgumentException(
-                    "line '" + text(node, "id") + "': the type has no measure '" + text(node, "measure") + "'");
+    private static Line line(PlacedLine placed, TypeSheet sheet, KindReader kinds, PackConditions conditions) {
+        List<When> when = new ArrayList<>(placed.under());
+        When own = conditions.of(placed.node());
+        if (own != null) {
+            when.add(own);
         }
-        return spec;
+        try {
+            return new Line(head(placed.node(), when, sheet), kinds.read(placed.node()));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException("line '" + placed.ref().line() + "': " + e.getMessage(), e);
+        }
     }
 
-    private static Line.Start.Today today(JsonNode node) {
-        return new Line.Start.Today(ref(node, "oat"), ref(node, "tailWind"), ref(node, "supply"));
-    }
-
-    private static @Nullable LineRef ref(JsonNode node, String key) {
-        return node.has(key) ? LineRef.parse(text(node, key)) : null;
-    }
-
-    private static LineHead head(JsonNode node, @Nullable When when) {
+    private static LineHead head(JsonNode node, List<When> when, TypeSheet sheet) {
         return new LineHead(
                 text(node, "id"),
                 optional(node, "zone"),
@@ -155,7 +143,35 @@ final class PackLines {
                 optional(node, "hardToSee"),
                 node.path("starts").values().stream().map(JsonNode::asString).toList(),
                 node.path("marksOffBlock").booleanValue(false),
-                when);
+                when,
+                marks(node, sheet));
+    }
+
+    private static Marks marks(JsonNode node, TypeSheet sheet) {
+        Control control = null;
+        if (node.has("control")) {
+            control = sheet.controls().get(text(node, "control"));
+            if (control == null) {
+                throw new IllegalArgumentException("the type has no control '" + text(node, "control") + "'");
+            }
+        }
+        boolean agree = node.path("agree").booleanValue(false);
+        if (agree && control == null) {
+            throw new IllegalArgumentException("'agree' needs the 'control' that is agreed on");
+        }
+        Set<Change> reopenOn = EnumSet.noneOf(Change.class);
+        node.path("reopenOn")
+                .values()
+                .forEach(change -> reopenOn.add(KindReader.word(Change.class, change.asString())));
+        return new Marks(
+                control,
+                agree,
+                node.path("stationary").booleanValue(false),
+                node.has("by") ? KindReader.word(Role.class, text(node, "by")) : null,
+                node.path("heldUntilAgreed").booleanValue(false),
+                node.path("repeatable").booleanValue(false),
+                reopenOn,
+                node.has("motion") ? KindReader.word(Marks.Motion.class, text(node, "motion")) : null);
     }
 
     private static Condition condition(JsonNode node) {

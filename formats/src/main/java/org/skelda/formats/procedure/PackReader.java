@@ -9,7 +9,9 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Conditions;
 import org.skelda.core.procedure.ClockSpec;
+import org.skelda.core.procedure.Control;
 import org.skelda.core.procedure.Names;
+import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.PanelMap;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
@@ -186,13 +188,24 @@ public final class PackReader {
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
         Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
+        Map<String, Control> controls = each(source, tree, "controls", wrong, PackLines::control);
         refuse(source, wrong);
         Map<String, Boolean> fitted = new LinkedHashMap<>();
         tree.path("modifications")
                 .propertyNames()
                 .forEach(id -> fitted.put(Names.modification(id), modifications.contains(id)));
         return new TypeSheet(
-                tree.path("id").asString(), tree.path("name").asString(), notes, fitted, clocks, measures, maps);
+                tree.path("id").asString(),
+                tree.path("name").asString(),
+                notes,
+                fitted,
+                clocks,
+                measures,
+                maps,
+                controls,
+                new TypeSheet.Pilots(
+                        tree.path("pilots").path(0).intValue(2),
+                        tree.path("pilots").path(1).intValue(2)));
     }
 
     private static void refuse(PackSource source, List<InvalidPack.Finding> wrong) {
@@ -235,28 +248,48 @@ public final class PackReader {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         List<Procedure> procedures = new ArrayList<>();
         JsonNode nodes = source.tree().path("procedures");
-        PackConditions conditions = PackConditions.of(sheet, nodes, language);
+        Map<String, Option> options = each(source, source.tree(), "options", wrong, PackLines::option);
+        List<List<PlacedLine>> placed = new ArrayList<>();
+        for (int i = 0; i < nodes.size(); i++) {
+            placed.add(PlacedLine.of(nodes.get(i), "/procedures/" + i));
+        }
+        PackConditions conditions = PackConditions.of(sheet, options.values(), nodes, placed, language);
         if (closely) {
             conditions.examine(source, wrong);
         }
         for (int i = 0; i < nodes.size(); i++) {
             JsonNode node = nodes.get(i);
-            Procedure procedure =
-                    orFinding(source, "/procedures/" + i, wrong, () -> PackLines.procedure(node, sheet, conditions));
+            List<PlacedLine> lines = placed.get(i);
+            Procedure procedure = orFinding(
+                    source, "/procedures/" + i, wrong, () -> PackLines.procedure(node, lines, sheet, conditions));
             if (procedure != null) {
                 procedures.add(procedure);
             }
         }
         refuse(source, wrong);
         try {
-            return Plan.of(sheet, procedures);
+            Plan plan = Plan.of(sheet, List.copyOf(options.values()), procedures);
+            return closely ? plan.examined() : plan;
         } catch (Plan.InvalidPlan e) {
             throw new InvalidPack(
                     source.file(),
                     e.findings().stream()
-                            .map(finding ->
-                                    new InvalidPack.Finding("", source.lineOfRef(finding.split(":", 2)[0]), finding))
+                            .map(finding -> {
+                                String ref = finding.split(":", 2)[0];
+                                String path = path(placed, ref);
+                                return new InvalidPack.Finding(
+                                        path, path.isEmpty() ? source.lineOfRef(ref) : source.line(path), finding);
+                            })
                             .toList());
         }
+    }
+
+    private static String path(List<List<PlacedLine>> placed, String ref) {
+        return placed.stream()
+                .flatMap(List::stream)
+                .filter(line -> line.ref().toString().equals(ref))
+                .map(PlacedLine::path)
+                .findFirst()
+                .orElse("");
     }
 }

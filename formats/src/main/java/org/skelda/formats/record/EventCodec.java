@@ -7,9 +7,9 @@ import static org.skelda.formats.log.Fields.text;
 import static org.skelda.formats.log.Fields.word;
 
 import java.time.DateTimeException;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.skelda.core.attempt.AttemptEvent;
@@ -67,7 +67,7 @@ public final class EventCodec {
 
     private record Room<F extends Fact>(Class<F> facts, FactCodec<F> codec, Function<F, Event> event) {
         void enter() {
-            Arrays.stream(facts.getPermittedSubclasses()).forEach(type -> ROOMS.put(type.getSimpleName(), this));
+            codec.types(facts).forEach(type -> ROOMS.put(type, this));
         }
 
         Event read(String type, JsonNode payload) {
@@ -78,7 +78,7 @@ public final class EventCodec {
     /** @param entry a log entry @return its envelope, not yet sealed */
     public static ObjectNode write(LogEntry<Event> entry) {
         ObjectNode node = JSON.createObjectNode();
-        String type = entry.event().fact().getClass().getSimpleName();
+        String type = type(entry.event());
         node.put("id", entry.id().toString());
         node.put("seq", entry.seq());
         node.put("type", type);
@@ -95,6 +95,24 @@ public final class EventCodec {
         node.put("subject", entry.event().subject());
         write(entry.event(), node.putObject("payload"));
         return node;
+    }
+
+    /** The name of an event in the log. */
+    public static String type(Event event) {
+        return switch (event) {
+            case Event.OfRecord(var fact) -> RECORD.type(fact);
+            case Event.OfSeat(var fact) -> SEAT.type(fact);
+            case Event.OfLine(var fact) -> LINE.type(fact);
+            case Event.OfAttempt(var fact) -> ATTEMPT.type(fact);
+            case Event.OfFeed(var fact) -> FEED.type(fact);
+            case Event.OfFact(var fact) -> FACT.type(fact);
+            case Event.OfSimulator(var fact) -> SIMULATOR.type(fact);
+        };
+    }
+
+    /** Every name that an event can have. */
+    public static Set<String> types() {
+        return Set.copyOf(ROOMS.keySet());
     }
 
     private static void write(Event event, ObjectNode payload) {

@@ -5,6 +5,8 @@ import static org.skelda.formats.log.Fields.number;
 import static org.skelda.formats.log.Fields.text;
 import static org.skelda.formats.log.Fields.word;
 
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordEvent;
@@ -69,6 +71,10 @@ public final class RecordCodec implements FactCodec<RecordEvent> {
                 .put("procedureHash", opening.procedureHash());
         ArrayNode modifications = node.putArray("modifications");
         opening.modifications().forEach(modifications::add);
+        if (!opening.options().isEmpty()) {
+            ObjectNode options = node.putObject("options");
+            new TreeMap<>(opening.options()).forEach(options::put);
+        }
     }
 
     private static Opening opening(JsonNode node) {
@@ -90,6 +96,13 @@ public final class RecordCodec implements FactCodec<RecordEvent> {
                 text(node, "procedureHash"),
                 node.path("modifications").values().stream()
                         .map(m -> m.asString(""))
-                        .toList());
+                        .toList(),
+                options(node.path("options")));
+    }
+
+    private static Map<String, String> options(JsonNode node) {
+        Map<String, String> options = new TreeMap<>();
+        node.propertyNames().forEach(id -> options.put(id, text(node, id)));
+        return options;
     }
 }

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.skelda.core.procedure.Line;
+import org.skelda.core.kind.Gate;
 import org.skelda.core.procedure.Plan;
 
 class PackReaderTest {
@@ -35,7 +35,7 @@ class PackReaderTest {
     void theShippedPackHasEveryLineKindOfItsSchema() {
         Plan plan = ShippedPacks.plan(type, procedures);
         assertThat(plan.lines().values().stream()
-                        .map(line -> line.getClass().getSimpleName())
+                        .map(line -> line.kind().getClass().getSimpleName())
                         .distinct())
                 .containsExactlyInAnyOrder(
                         "Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution", "Start");
@@ -43,7 +43,7 @@ class PackReaderTest {
                 .filteredOn(line -> line.head().marksOffBlock())
                 .hasSize(1);
         assertThat(plan.lines().values())
-                .filteredOn(line -> line instanceof Line.Gate gate && gate.splits())
+                .filteredOn(line -> line.kind() instanceof Gate gate && gate.splits())
                 .hasSize(1);
     }
 

@@ -4,21 +4,33 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.crosscheck.Slip;
 import org.skelda.core.departure.Event;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.kind.Challenge;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Communication;
+import org.skelda.core.kind.Compare;
+import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Walk;
+import org.skelda.core.kind.Work;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Change;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatEvent;
@@ -59,7 +71,8 @@ public final class SampleLog {
                 BEGIN.plusSeconds(2400),
                 "a".repeat(64),
                 "b".repeat(64),
-                List.of("late-apu-door"));
+                List.of("late-apu-door"),
+                Map.of("first-engine", "side-away"));
         return List.of(
                 Event.of(new RecordEvent.Opened(opening)),
                 Event.of(new SeatEvent.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null)),
@@ -67,12 +80,38 @@ public final class SampleLog {
                 Event.of(new SeatEvent.SeatHandedOver(Seat.RIGHT, OFFICER, CAPTAIN)),
                 Event.of(new SeatEvent.SeatReleased(Seat.RIGHT)),
                 Event.of(new SeatEvent.RolesSwapped()),
-                Event.of(new LineEvent.LineAnswered(LINE)),
-                Event.of(new LineEvent.LineMeasured(
-                        LINE, 24.6, "V", new Judgement(Judgement.Verdict.WITHIN, 23.2, 1.4, "table"))),
-                Event.of(new LineEvent.LineMeasured(
-                        LINE, 1e-7, "V", new Judgement(Judgement.Verdict.CAUTION, null, null, "table"))),
-                Event.of(new LineEvent.LineConfirmed(LINE)),
+                worked(Work.Answered.PLAIN),
+                worked(new Work.Answered(true, new Work.Agreement(null, "Fire handle 1"))),
+                worked(new Work.Answered(false, new Work.Agreement(OFFICER, null))),
+                worked(new Work.Confirmed()),
+                worked(new Work.Agreed(null)),
+                worked(new Work.Agreed("Flaps")),
+                worked(new Measure.Read(24.6, "V", judgement(Judgement.Verdict.WITHIN, 23.2, 1.4), List.of())),
+                worked(new Measure.Read(
+                        1e-7,
+                        "V",
+                        judgement(Judgement.Verdict.CAUTION, null, null),
+                        List.of(judgement(Judgement.Verdict.WITHIN, 30.0, 5.4)))),
+                worked(new Compare.Compared(
+                        List.of(112.0, 1120.0),
+                        "ft",
+                        false,
+                        1008,
+                        112.0,
+                        1,
+                        new Slip(Slip.Kind.OTHER_MAGNITUDE, "10"))),
+                worked(new Compare.Compared(List.of(112.0, 113.0), "ft", true, 1, null, null, null)),
+                worked(new Challenge.Said(4210, "kg", 4120, false, new Slip(Slip.Kind.EXCHANGED_DIGITS, ""), false)),
+                worked(new Challenge.Said(4120, "kg", 4120, true, null, true)),
+                worked(new Choice.Chosen("out", null)),
+                worked(new Choice.Chosen("out", "lit")),
+                worked(new Communication.Heard(Map.of("altitude", "5000"), false)),
+                worked(new Communication.Heard(Map.of(), true)),
+                worked(new ControlCheck.PositionSeen("roll", "left", false)),
+                worked(new Walk.Found(Walk.Sort.LEAK, "one drop a minute", Walk.Severity.DOUBTFUL)),
+                worked(new Walk.Settled(0, Walk.Verdict.GO, "within limits")),
+                worked(new Walk.Settled(0, Walk.Verdict.MAINTENANCE, null)),
+                Event.of(new LineEvent.ChangeReported(Change.RUNWAY, "now 25", List.of(LINE))),
                 Event.of(new LineEvent.DeviationRecorded(LINE, "sticks; \"ü\" \u2028", "battery-volts")),
                 Event.of(new LineEvent.DeviationRecorded(LINE, "not fitted", null)),
                 Event.of(new LineEvent.ProcedureHeld("apu", "fueller", LINE)),
@@ -140,6 +179,14 @@ public final class SampleLog {
                 Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.STARTER_ON, null)),
                 Event.of(new AttemptEvent.StartFiguresTyped(1, 3, 612.0, null)),
                 Event.of(new AttemptEvent.StartFiguresTyped(1, 3, null, 18.5)));
+    }
+
+    private static Event worked(Work work) {
+        return Event.of(new LineEvent.LineWorked(LINE, work));
+    }
+
+    private static Judgement judgement(Judgement.Verdict verdict, @Nullable Double limit, @Nullable Double margin) {
+        return new Judgement(verdict, limit, margin, "table");
     }
 
     static List<LogEntry<Event>> entries() {

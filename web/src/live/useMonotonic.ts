@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { onTick } from '../live/tick';
+import { onTick } from './tick';
 
 /** The page's monotonic clock in milliseconds, renewed four times a second. */
 export function useMonotonic(): number {

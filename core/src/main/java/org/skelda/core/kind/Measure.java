@@ -1,0 +1,158 @@
+package org.skelda.core.kind;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.kind.Taking.Why;
+import org.skelda.core.measure.Judgement;
+import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.Known;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
+import org.skelda.core.need.When;
+
+/**
+ * A number is read off and typed.
+ *
+ * @param spec unit, what is possible, and the limit that always applies, if there is one
+ * @param bounds further limits, each where it applies
+ * @param outside the list to go on with when it lies outside; null when there is none
+ */
+public record Measure(
+        MeasureSpec spec, List<Bound> bounds, @Nullable String outside) implements LineKind {
+    /** Its name in conditions; a bound may fall with it. */
+    private static final String ELEVATION = "elevation_ft";
+
+    private static final double THOUSAND = 1000;
+
+    public Measure {
+        bounds = List.copyOf(bounds);
+    }
+
+    public Measure(MeasureSpec spec) {
+        this(spec, List.of(), null);
+    }
+
+    /**
+     * A limit that applies where its condition holds.
+     *
+     * @param when null when it always does
+     * @param limits that apply then; the rest as the measure's
+     * @param fallPer1000ft by how much each limit falls with every 1,000 ft of elevation, in the measure's unit
+     */
+    public record Bound(@Nullable When when, MeasureSpec limits, double fallPer1000ft) {}
+
+    /** Types the reading. @param value in {@code unit} */
+    public record Type(double value, String unit) implements Doing {}
+
+    /**
+     * It was read.
+     *
+     * @param value in {@code unit}
+     * @param judgement against the limit that leaves the least, as it was made then
+     * @param others against the other limits that applied
+     */
+    public record Read(double value, String unit, Judgement judgement, List<Judgement> others) implements Work {
+        public Read {
+            others = List.copyOf(others);
+        }
+
+        public boolean withinLimits() {
+            return judgement.verdict() != Judgement.Verdict.OUTSIDE;
+        }
+    }
+
+    /**
+     * A limit that applies now. @param min at least; @param max at most; each null when there is none; @param
+     * cautionBelow and @param cautionAbove with caution
+     */
+    public record LimitView(
+            @Nullable Double min,
+            @Nullable Double max,
+            @Nullable Double cautionBelow,
+            @Nullable Double cautionAbove,
+            String source,
+            @Nullable String applies) {}
+
+    @Override
+    public String label() {
+        return spec.quantity();
+    }
+
+    @Override
+    public String expects() {
+        return spec.limits();
+    }
+
+    @Override
+    public Standing standing(History history) {
+        return history.last(Read.class)
+                .map(read -> read.work().withinLimits() ? Standing.DONE : Standing.OUTSIDE)
+                .orElse(Standing.OPEN);
+    }
+
+    @Override
+    public Taking take(Doing doing, History history, Hand hand) {
+        if (!(doing instanceof Type(double value, String unit))) {
+            return Taking.not(new Why.WrongAnswer("a measured value"));
+        }
+        if (!spec.unit().equals(unit)) {
+            return Taking.not(new Why.UnknownUnit(unit, spec.unit()));
+        }
+        List<Judgement> judged = applying(hand.known()).stream()
+                .map(limits -> limits.judge(value))
+                .sorted(Comparator.comparing((Judgement one) -> -one.verdict().ordinal())
+                        .thenComparing(one -> one.margin() == null ? Double.POSITIVE_INFINITY : one.margin()))
+                .toList();
+        return Taking.taken(new Read(value, unit, judged.getFirst(), judged.subList(1, judged.size())));
+    }
+
+    @Override
+    public Set<String> awaits(Known known) {
+        Set<String> names = new TreeSet<>();
+        for (Bound bound : bounds) {
+            Need need = bound.when() == null ? Need.NEEDED : bound.when().need(known);
+            if (need instanceof Need.NotDecided(var waitsFor)) {
+                names.addAll(waitsFor);
+            } else if (need instanceof Need.Needed
+                    && bound.fallPer1000ft() != 0
+                    && known.value(ELEVATION).isEmpty()) {
+                names.add(ELEVATION);
+            }
+        }
+        return names;
+    }
+
+    /** The limits that apply, at least one; what is not decided yet does not. */
+    List<MeasureSpec> applying(Known known) {
+        List<MeasureSpec> applying = new ArrayList<>();
+        for (Bound bound : bounds) {
+            if (bound.when() == null || bound.when().need(known) instanceof Need.Needed) {
+                applying.add(bound.limits().lowered(bound.fallPer1000ft() * elevation_ft(known) / THOUSAND));
+            }
+        }
+        if (applying.isEmpty() || spec.hasLimits()) {
+            applying.add(spec);
+        }
+        return applying;
+    }
+
+    private static double elevation_ft(Known known) {
+        return known.value(ELEVATION).orElse(null) instanceof Value.Number(double feet) ? feet : 0;
+    }
+
+    @Override
+    public @Nullable WorkView view(History history, Known known) {
+        if (bounds.isEmpty() || !history.isEmpty()) {
+            return null;
+        }
+        List<LimitView> limits = applying(known).stream()
+                .map(one ->
+                        new LimitView(one.min(), one.max(), one.cautionBelow(), one.cautionAbove(), one.source(), null))
+                .toList();
+        return WorkView.limits(limits);
+    }
+}

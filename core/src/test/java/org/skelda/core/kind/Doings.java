@@ -1,0 +1,163 @@
+package org.skelda.core.kind;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.TreeSet;
+import org.skelda.core.crew.Person;
+import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.Known;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Line;
+
+/** What can be done with a line of any kind: as it should be, or in any other way. */
+public final class Doings {
+    private Doings() {}
+
+    /** Done as it should be. @param alone whether by a single pilot */
+    public static Doing right(Line line, History history, Known known, boolean alone, SplittableRandom random) {
+        LineKind kind = line.kind();
+        String control = line.head().marks().control() == null
+                ? null
+                : line.head().marks().control().label();
+        return switch (kind) {
+            case Tick _ -> new Doing.Answer(true, alone ? control : null);
+            case Measure measure ->
+                new Measure.Type(inside(measure, known), measure.spec().unit());
+            case Compare compare -> {
+                double middle = compare.reference() == null
+                        ? (compare.spec().possibleMin() + compare.spec().possibleMax()) / 2
+                        : number(known, compare.reference().name());
+                yield new Compare.TypeAll(
+                        compare.of().stream().map(_ -> middle).toList(),
+                        compare.spec().unit());
+            }
+            case Challenge challenge ->
+                challenge.match() == null
+                        ? Doing.Answer.PLAIN
+                        : new Challenge.Say(
+                                number(known, challenge.match().name()),
+                                challenge.match().spec().unit());
+            case Choice choice ->
+                new Choice.Choose(choice.branches()
+                        .get(random.nextInt(choice.branches().size()))
+                        .id());
+            case Communication said ->
+                said.values().isEmpty() ? Doing.Answer.PLAIN : new Communication.Hear(heard(said));
+            case ControlCheck check -> next(check, history);
+            case Walk walk -> walking(walk, history, random);
+        };
+    }
+
+    private static double number(Known known, String name) {
+        return known.value(name).orElse(null) instanceof Value.Number(double number) ? number : 0;
+    }
+
+    private static double inside(Measure measure, Known known) {
+        MeasureSpec spec = measure.spec();
+        TreeSet<Double> tries = new TreeSet<>(List.of(spec.possibleMin(), spec.possibleMax()));
+        for (MeasureSpec one : measure.applying(known)) {
+            for (Double limit : new Double[] {one.min(), one.max(), one.cautionBelow(), one.cautionAbove()}) {
+                if (limit != null) {
+                    tries.add(limit);
+                }
+            }
+        }
+        Hand hand = new Hand(new Person("t", "T"), null, null, false, null, known);
+        return tries.stream()
+                .filter(value -> measure.take(new Measure.Type(value, spec.unit()), History.NONE, hand)
+                                instanceof Taking.Taken(Measure.Read read)
+                        && read.withinLimits())
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("nothing is inside the limits of " + spec));
+    }
+
+    private static Map<String, String> heard(Communication said) {
+        Map<String, String> values = new HashMap<>();
+        said.values()
+                .forEach(heading -> values.put(
+                        heading.id(),
+                        switch (heading) {
+                            case Communication.Heading.Number number -> Double.toString(number.min());
+                            case Communication.Heading.Digits digits -> digits.example();
+                            case Communication.Heading.Pick pick -> pick.of().getFirst();
+                            case Communication.Heading.Words _ -> "as told";
+                        }));
+        return values;
+    }
+
+    private static Doing next(ControlCheck check, History history) {
+        WorkView view = check.view(history, Known.NOTHING);
+        for (int i = 0; i < check.axes().size(); i++) {
+            List<String> seen = view == null || view.axes() == null
+                    ? List.of()
+                    : view.axes().get(i).seen();
+            for (String position : check.axes().get(i).positions()) {
+                if (!seen.contains(position)) {
+                    return new ControlCheck.See(check.axes().get(i).id(), position, true);
+                }
+            }
+        }
+        return new ControlCheck.See(
+                check.axes().getFirst().id(),
+                check.axes().getFirst().positions().getFirst(),
+                true);
+    }
+
+    private static Doing walking(Walk walk, History history, SplittableRandom random) {
+        WorkView view = walk.view(history, Known.NOTHING);
+        if (view != null && view.findings() != null) {
+            for (int i = 0; i < view.findings().size(); i++) {
+                if (view.findings().get(i).open()) {
+                    return new Walk.Settle(
+                            i, random.nextBoolean() ? Walk.Verdict.MENDED : Walk.Verdict.GO, "within limits");
+                }
+            }
+        }
+        return random.nextInt(4) == 0
+                ? new Walk.Find(Walk.Sort.LEAK, "a drop", Walk.Severity.MINOR)
+                : Doing.Answer.PLAIN;
+    }
+
+    /** Anything at all, most of it wrong for the line. */
+    public static Doing wild(Line line, SplittableRandom random) {
+        List<Doing> all = new ArrayList<>(List.of(
+                Doing.Answer.PLAIN,
+                new Doing.Answer(random.nextBoolean(), random.nextBoolean() ? "Handle" : null),
+                Doing.Confirm.PLAIN,
+                new Doing.Confirm(line.label()),
+                new Compare.TypeAll(List.of(random.nextDouble(0, 2000), 112.0), random.nextBoolean() ? "ft" : "m"),
+                new Choice.Choose(random.nextBoolean() ? "nothing" : "out"),
+                new Communication.Hear(Map.of("altitude", "x")),
+                new Communication.Hear(Map.of()),
+                new ControlCheck.See("roll", "left", random.nextBoolean()),
+                new ControlCheck.See("nowhere", "left", true),
+                new Walk.Find(Walk.Sort.DAMAGE, random.nextBoolean() ? " " : "dent", Walk.Severity.GROUNDING),
+                new Walk.Settle(random.nextInt(-1, 3), Walk.Verdict.MAINTENANCE, null),
+                new Walk.Settle(random.nextInt(-1, 3), Walk.Verdict.GO, random.nextBoolean() ? null : "dry")));
+        if (line.kind() instanceof Measure measure) {
+            for (int i = 0; i < 6; i++) {
+                all.add(new Measure.Type(
+                        random.nextInt(8) == 0
+                                ? measure.spec().possibleMax() + 1
+                                : random.nextDouble(
+                                        measure.spec().possibleMin(),
+                                        measure.spec().possibleMax()),
+                        random.nextInt(12) == 0 ? "furlong" : measure.spec().unit()));
+            }
+        }
+        if (line.kind() instanceof Challenge challenge && challenge.match() != null) {
+            all.add(new Challenge.Say(
+                    random.nextDouble(0, 100), challenge.match().spec().unit()));
+        }
+        if (line.kind() instanceof ControlCheck check) {
+            check.axes()
+                    .forEach(axis -> axis.positions()
+                            .forEach(position ->
+                                    all.add(new ControlCheck.See(axis.id(), position, random.nextInt(3) > 0))));
+        }
+        return all.get(random.nextInt(all.size()));
+    }
+}

@@ -1,0 +1,84 @@
+import { Button, Select, TextInput } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+import type { Entry, LineKind } from './LineKind';
+import { ticking } from './tick';
+import styles from './kind.module.css';
+
+function Heard({ line, send }: Entry) {
+  const { heard } = line.text.detail;
+  const [values, setValues] = useState<Record<string, string>>({});
+  if (!heard || heard.values.length === 0 || line.view.state === 'RESPONDED') return null;
+  const complete = heard.values.every((value) => (values[value.id] ?? '').trim() !== '');
+  const enter = (event: FormEvent) => {
+    event.preventDefault();
+    if (complete) send({ ask: 'HEAR', line: line.text.ref, values });
+  };
+  const put = (id: string, text: string) => setValues((known) => ({ ...known, [id]: text }));
+  return (
+    <form className={styles.heard} onSubmit={enter}>
+      {heard.values.map((value) =>
+        value.pick.length > 0 ? (
+          <Select
+            key={value.id}
+            label={value.label}
+            data={value.pick}
+            value={values[value.id] ?? null}
+            onChange={(text) => put(value.id, text ?? '')}
+          />
+        ) : (
+          <TextInput
+            key={value.id}
+            label={value.unit ? `${value.label}, ${value.unit}` : value.label}
+            placeholder={value.example}
+            inputMode={value.min !== undefined || value.example ? 'decimal' : 'text'}
+            value={values[value.id] ?? ''}
+            onChange={(event) => put(value.id, event.currentTarget.value)}
+          />
+        ),
+      )}
+      <Button type="submit" variant="filled" disabled={!complete}>
+        {heard.readBack ? 'Heard and read back' : 'Heard'}
+      </Button>
+    </form>
+  );
+}
+
+/** Said to somebody outside, or heard and read back; the values are kept, the other pilot confirms the read-back. */
+export const communication: LineKind = {
+  key: ' ',
+  main: (line, hands) => {
+    if (line.view.state === 'RESPONDED')
+      return line.view.answered?.by.id === hands.personId ? null : 'Confirm the read-back';
+    return line.text.detail.heard?.values.length ? null : 'Said';
+  },
+  others: (line, hands) =>
+    line.view.state === 'RESPONDED' && line.view.answered?.by.id === hands.personId
+      ? `Read back. ${hands.otherName ?? 'The other pilot'} confirms.`
+      : null,
+  request: (line, _typing, hands) => {
+    if (line.view.state === 'RESPONDED')
+      return line.view.answered?.by.id === hands.personId ? null : { ask: 'CONFIRM', line: line.text.ref };
+    return line.text.detail.heard?.values.length ? null : ticking(line, hands);
+  },
+  Entry: Heard,
+  Outcome: ({ line }) => {
+    const { heard } = line.view.work ?? {};
+    if (!heard) return null;
+    return (
+      <dl className={styles.values}>
+        {line.text.detail.heard?.values.map((value) => (
+          <div key={value.id}>
+            <dt>{value.label}</dt>
+            <dd>
+              {heard[value.id]} {value.unit}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    );
+  },
+  word: (line) => {
+    const { heard } = line.view.work ?? {};
+    return heard ? Object.values(heard).join(', ') : null;
+  },
+};
