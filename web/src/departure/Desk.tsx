@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
 import { Key } from '../ui/Key';
+import { AbnormalSheet } from './AbnormalSheet';
 import { ClocksRail } from './ClocksRail';
 import styles from './Desk.module.css';
 import { useDeparture } from '../live/departureContext';
@@ -20,7 +21,7 @@ import { useDeskKeys } from './useDeskKeys';
 import { useKeyBlock } from '../keys/useKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
-export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | null;
+export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | null;
 
 /** The four regions of a departure: ribbon, thread, desk and clocks. */
 export function Desk() {
@@ -33,12 +34,19 @@ export function Desk() {
     works.find((candidate) => candidate.view.held && mine && isMine(candidate, mine.seat)) ??
     procedureToGoOnWith(works, mine?.seat ?? null, serverClock.now());
   const [visit, setVisit] = useState(0);
-  const go = (id: string) => {
+  // Where the crew was when something went wrong or a line was looked up: one key brings them back there.
+  const [place, setPlace] = useState<string | null>(null);
+  const [found, setFound] = useState<string | null>(null);
+  const go = (id: string, line: string | null = null) => {
+    const list = works.find((candidate) => candidate.text.id === id)?.text.occasion === 'ABNORMAL';
+    if (id === place) setPlace(null);
+    else if ((list || line) && work && work.text.occasion !== 'ABNORMAL' && work.text.id !== id) setPlace(work.text.id);
+    setFound(line);
     setSheet(null);
     setVisit(visit + 1);
     void navigate(`/departures/${page.id}/${id}`);
   };
-  useDeskKeys({ works, sheet, open: setSheet, go, today: () => void navigate('/') });
+  useDeskKeys({ works, sheet, open: setSheet, go, place, today: () => void navigate('/') });
 
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
@@ -64,7 +72,15 @@ export function Desk() {
           <SeatDesk close={close} />
         ) : (
           work && (
-            <ProcedureDesk key={`${work.text.id} ${visit}`} work={work} go={go} idle={sheet !== null} ready={ready} />
+            <ProcedureDesk
+              key={`${work.text.id} ${visit}`}
+              work={work}
+              go={go}
+              place={place}
+              found={found}
+              idle={sheet !== null}
+              ready={ready}
+            />
           )
         )}
       </main>
@@ -81,6 +97,7 @@ export function Desk() {
       </Drawer>
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <FactsSheet opened={sheet === 'facts'} close={close} />
+      <AbnormalSheet opened={sheet === 'abnormal'} close={close} go={go} />
       <HelpSheet opened={sheet === 'help'} close={close} />
       <Announcer text={state.link === 'lost' ? 'The link is lost. What was acknowledged is kept.' : ''} />
     </div>

@@ -7,7 +7,7 @@ import { found } from './work';
 
 const SHOWN = 12;
 
-/** Finds any line by its words and goes to its procedure. */
+/** Finds any line by its words and goes to it. */
 export function FindLine({
   opened,
   close,
@@ -15,7 +15,7 @@ export function FindLine({
 }: {
   opened: boolean;
   close: () => void;
-  go: (procedure: string) => void;
+  go: (procedure: string, line: string) => void;
 }) {
   const { works } = useDeparture();
   useKeyBlock('sheet', opened);
@@ -25,9 +25,9 @@ export function FindLine({
     setSearch('');
     close();
   };
-  const choose = (procedure: string) => {
+  const choose = (procedure: string, line: string) => {
     setSearch('');
-    go(procedure);
+    go(procedure, line);
   };
   return (
     <Modal opened={opened} onClose={leave} title="Find a line">
@@ -39,13 +39,13 @@ export function FindLine({
         onChange={(event) => setSearch(event.currentTarget.value)}
         onKeyDown={(event) => {
           const first = hits[0];
-          if (event.key === 'Enter' && first) choose(first.work.text.id);
+          if (event.key === 'Enter' && first) choose(first.work.text.id, first.line.text.ref);
         }}
       />
       <ul className={styles.hits}>
         {hits.map(({ work, line }) => (
           <li key={line.text.ref}>
-            <button type="button" className={styles.hit} onClick={() => choose(work.text.id)}>
+            <button type="button" className={styles.hit} onClick={() => choose(work.text.id, line.text.ref)}>
               <b>{line.text.label}</b> {line.text.expects}
               <small>{work.text.title}</small>
             </button>

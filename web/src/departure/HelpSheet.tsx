@@ -16,13 +16,17 @@ const KEYS: [string, string][] = [
   ['H', 'hold with a reason'],
   ['L', 'done earlier'],
   ['U', 'take back'],
-  ['1–9', 'a start by taps: tell a rung'],
+  ['1–9', 'answer a decision; a start by taps: tell a rung'],
   ['R', 'send again what was set aside'],
   ['Y N', 'answer a question'],
   ['O X', 'fuel is off, starter is off'],
   ['W', 'say what is wrong'],
   ['⌫', 'take the newest tap back'],
   ['C', 'clocks'],
+  ['A', 'something is wrong: the lists for it'],
+  ['B', 'back to the place before'],
+  ['F', 'walk-around: a finding'],
+  ['N', 'control check: not right, again'],
   ['S', 'seats and roles'],
   ['V', 'the day, and what it decides'],
   ['/', 'find a line'],
@@ -32,7 +36,7 @@ const KEYS: [string, string][] = [
 
 /** Every key in one sheet, and the switch for single letters. */
 export function HelpSheet({ opened, close }: { opened: boolean; close: () => void }) {
-  const { works } = useDeparture();
+  const works = useDeparture().works.filter((work) => work.text.occasion !== 'ABNORMAL');
   useKeyBlock('sheet', opened);
   const [off, setOff] = useState(lettersOff);
   const letters = goLetters(works.map((work) => work.text.title));

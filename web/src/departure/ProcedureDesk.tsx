@@ -34,17 +34,26 @@ const StartDesk = lazy(() => startDesk().then((desk) => ({ default: desk.StartDe
 export function ProcedureDesk({
   work,
   go,
+  place: left = null,
+  found = null,
   idle,
   ready,
 }: {
   work: Work;
   go: (procedure: string) => void;
+  /** Where the crew was before. */
+  place?: string | null;
+  /** The line that was looked up. */
+  found?: string | null;
   idle: boolean;
   ready: boolean;
 }) {
   const { live, page, works, mine } = useDeparture();
   const navigate = useNavigate();
-  const [cursor, setCursor] = useState<number | null>(null);
+  const [cursor, setCursor] = useState<number | null>(() => {
+    const index = work.lines.findIndex((one) => one.text.ref === found);
+    return index < 0 ? null : index;
+  });
   const [dialog, setDialog] = useState<Dialog>(null);
   const [draft, setDraft] = useState<{ ref: string; text: string } | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -65,10 +74,15 @@ export function ProcedureDesk({
   }, [line]);
   // When it does not come now, it is asked for again where it is needed.
   useEffect(() => void startDesk().catch(() => undefined), []);
-  const elsewhere = procedureToGoOnWith(
-    works.filter((other) => other !== work),
-    mine?.seat ?? null,
+  const broughtBack = works.find(
+    (other) => other.text.id === left && work.text.occasion === 'ABNORMAL' && other !== work,
   );
+  const elsewhere =
+    broughtBack ??
+    procedureToGoOnWith(
+      works.filter((other) => other !== work),
+      mine?.seat ?? null,
+    );
   const goOn = ready
     ? () => void navigate(`/departures/${page.id}`)
     : elsewhere && (elsewhere.view.next || work.view.state === 'DONE')
@@ -161,6 +175,11 @@ export function ProcedureDesk({
         <span className="small">
           {work.view.done} of {work.view.total}. {work.text.how}
         </span>
+        {broughtBack && (
+          <Button className={styles.place} onClick={() => go(broughtBack.text.id)} rightSection={<Key name="B" />}>
+            Back to {broughtBack.text.title}
+          </Button>
+        )}
       </header>
       <Notices />
       <div className={styles.columns} data-map={map !== undefined || undefined} data-wide={starting || undefined}>

@@ -59,6 +59,12 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
         </b>
         <small>{other ? `${other.person.name}, ${other.seat.toLowerCase()}` : 'the other seat is free'}</small>
       </button>
+      <button type="button" className={styles.cell} onClick={() => open('abnormal')}>
+        <b>
+          Abnormal <Key name="A" />
+        </b>
+        <small>something is wrong</small>
+      </button>
       <span className={styles.gap} />
       <span className={styles.cell}>
         <b>Off-block {utc(page.offBlock)}</b>

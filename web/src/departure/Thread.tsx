@@ -16,7 +16,11 @@ const WORDS: Record<Knot, string> = {
 
 /** The whole preparation as one line in working order, with a second strand where two people work at the same time. */
 export function Thread({ selected, go }: { selected: string | null; go: (procedure: string) => void }) {
-  const { works, other } = useDeparture();
+  const { works: all, other } = useDeparture();
+  // A list for what went wrong comes up once it is begun, or a decision leads to it.
+  const works = all.filter(
+    (work) => work.text.occasion !== 'ABNORMAL' || work.view.state !== 'NOT_NEEDED' || work.text.id === selected,
+  );
   const now = useServerNow();
   const [unfolded, setUnfolded] = useState(false);
   const done = works.findIndex(
@@ -81,7 +85,10 @@ function knotOf(work: Work, selected: string | null, working: string | null): Kn
 
 function detail(work: Work, now: number): string {
   const { view } = work;
-  if (view.state === 'NOT_NEEDED') return work.text.abnormal ? 'only when it is needed' : 'not needed today';
+  if (view.state === 'NOT_NEEDED')
+    return { ABNORMAL: 'only when it is needed', ARRIVAL: 'after the flight', ALWAYS: 'not needed today' }[
+      work.text.occasion
+    ];
   if (view.held) return `on hold: ${view.held.reason}`;
   if (view.state === 'DONE') return `${view.total} done`;
   const wait = view.opensAt ? Date.parse(view.opensAt) - now : 0;

@@ -15,12 +15,15 @@ export function useDeskKeys({
   sheet,
   open,
   go,
+  place,
   today,
 }: {
   works: Work[];
   sheet: Sheet;
   open: (sheet: Sheet) => void;
   go: (procedure: string) => void;
+  /** Where the crew was before they looked elsewhere. */
+  place: string | null;
   today: () => void;
 }): void {
   const goPressed = useRef(Number.NEGATIVE_INFINITY);
@@ -30,7 +33,8 @@ export function useDeskKeys({
       if (performance.now() - goPressed.current > GO_WINDOW_MS) return false;
       goPressed.current = Number.NEGATIVE_INFINITY;
       if (key === 'T') today();
-      const work = works[goLetters(works.map((candidate) => candidate.text.title)).indexOf(key)];
+      const ways = works.filter((candidate) => candidate.text.occasion !== 'ABNORMAL');
+      const work = ways[goLetters(ways.map((candidate) => candidate.text.title)).indexOf(key)];
       if (work) go(work.text.id);
       return true;
     },
@@ -51,6 +55,12 @@ export function useDeskKeys({
           return true;
         case 'V':
           open('facts');
+          return true;
+        case 'B':
+          if (place) go(place);
+          return place !== null;
+        case 'A':
+          open('abnormal');
           return true;
         case 'S':
           open('seats');

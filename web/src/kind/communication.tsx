@@ -1,4 +1,4 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import type { Entry, LineKind } from './LineKind';
 import { ticking } from './tick';
@@ -18,12 +18,12 @@ function Heard({ line, send }: Entry) {
     <form className={styles.heard} onSubmit={enter}>
       {heard.values.map((value) =>
         value.pick.length > 0 ? (
-          <Select
+          <NativeSelect
             key={value.id}
             label={value.label}
-            data={value.pick}
-            value={values[value.id] ?? null}
-            onChange={(text) => put(value.id, text ?? '')}
+            data={['', ...value.pick]}
+            value={values[value.id] ?? ''}
+            onChange={(event) => put(value.id, event.currentTarget.value)}
           />
         ) : (
           <TextInput

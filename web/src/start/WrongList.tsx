@@ -1,7 +1,6 @@
 import { Button } from '@mantine/core';
 import { useNavigate } from 'react-router';
 import { useDeparture } from '../live/departureContext';
-import { goLetters } from '../keys/goLetters';
 import { Key } from '../ui/Key';
 import styles from './StartDesk.module.css';
 
@@ -9,8 +8,7 @@ import styles from './StartDesk.module.css';
 export function WrongList() {
   const { page, works } = useDeparture();
   const navigate = useNavigate();
-  const place = works.findIndex((work) => work.text.abnormal);
-  const list = works[place];
+  const list = works.find((work) => work.text.occasion === 'ABNORMAL');
   if (!list || list.view.state === 'DONE') return null;
   return (
     <Button
@@ -18,7 +16,7 @@ export function WrongList() {
       onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)}
       rightSection={
         <span className={styles.keys}>
-          <Key name="G" /> <Key name={goLetters(works.map((work) => work.text.title))[place] ?? ''} />
+          <Key name="A" /> <Key name="1" />
         </span>
       }
     >

@@ -55,7 +55,7 @@ final class LiveServer implements AutoCloseable {
                 .findByAccountName("halden")
                 .orElseThrow()
                 .person();
-        Packs.Current packs = server.getBean(Packs.class).currentFor("HAVERN-2M");
+        Packs.Current packs = server.getBean(Packs.class).currentFor("vardholm", "HAVERN-2M");
         BenchClient crew = new BenchClient(address, "halden");
         for (int i = 0; i < departures; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();

@@ -51,7 +51,7 @@ public final class ServerBench {
                 .findByAccountName("halden")
                 .orElseThrow()
                 .person();
-        Packs.Current packs = server.getBean(Packs.class).currentFor("HAVERN-2M");
+        Packs.Current packs = server.getBean(Packs.class).currentFor("vardholm", "HAVERN-2M");
         for (int i = 0; i < DEPARTURES; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();
             server.getBean(Departures.class)

@@ -7,18 +7,22 @@ import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.fact.DayNews;
 import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.DemoPassword;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.crew.Person;
+import org.skelda.core.fact.FactEvent;
+import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
 import org.skelda.formats.start.StartProfiles;
 import org.springframework.boot.ApplicationArguments;
@@ -29,9 +33,13 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
-/** In the demonstration: adds the made-up operator, and a day of departures when none lies within half a day of now. */
+/**
+ * In the demonstration: adds the made-up operators, and for each a day of departures when none lies within half a day
+ * of now.
+ */
 @Component
 class DemoData implements ApplicationRunner {
+    private static final List<String> OPERATORS = List.of("vardholm", "skerja");
     private static final Duration A_DAY_LIES_WITHIN = Duration.ofHours(12);
     private static final Duration JUST_NOW = Duration.ofSeconds(4);
 
@@ -41,6 +49,7 @@ class DemoData implements ApplicationRunner {
     private final Packs packs;
     private final Departures departures;
     private final ScriptedStarts starts;
+    private final DayNews news;
     private final ServerClock clock;
     private final boolean wanted;
 
@@ -51,6 +60,7 @@ class DemoData implements ApplicationRunner {
             Packs packs,
             Departures departures,
             ScriptedStarts starts,
+            DayNews news,
             ServerClock clock,
             SkeldaProperties properties) {
         this.fleet = fleet;
@@ -59,15 +69,15 @@ class DemoData implements ApplicationRunner {
         this.packs = packs;
         this.departures = departures;
         this.starts = starts;
+        this.news = news;
         this.clock = clock;
         this.wanted = properties.demo();
     }
 
-    private static DemoScript load() {
-        try (InputStream in = new ClassPathResource("demo/vardholm.yaml").getInputStream()) {
+    private static DemoScript load(String operator) {
+        try (InputStream in = new ClassPathResource("demo/" + operator + ".yaml").getInputStream()) {
             return YAMLMapper.builder()
                     .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-                    .enable(DeserializationFeature.ACCEPT_SINGLE_VALUE_AS_ARRAY)
                     .build()
                     .readValue(in, DemoScript.class);
         } catch (IOException e) {
@@ -78,7 +88,7 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (wanted) {
-            add(load());
+            OPERATORS.forEach(operator -> add(load(operator)));
         }
     }
 
@@ -124,6 +134,7 @@ class DemoData implements ApplicationRunner {
         Instant begun = now.minus(Duration.ofMinutes(leg.begunBefore_min()));
         Opening opening = opening(leg, script.operator().id(), now);
         departures.open(opening, named.apply(script.crew().getFirst().account()), begun);
+        tell(script, opening, begun);
         if (leg.left() == null) {
             return;
         }
@@ -139,10 +150,21 @@ class DemoData implements ApplicationRunner {
         }
     }
 
+    /** What others than the crew know of the day, where the procedures ask for it. */
+    private void tell(DemoScript script, Opening opening, Instant at) {
+        Plan plan = packs.planOf(opening);
+        script.news().forEach((source, facts) -> {
+            // What the crew knows it tells itself.
+            if (source != FactEvent.Source.CREW) {
+                news.tell(opening.departureId(), source, DemoScript.facts(facts, plan), at);
+            }
+        });
+    }
+
     private Opening opening(DemoScript.Leg leg, String operator, Instant now) {
         Fleet.Tail tail = fleet.tail(operator, leg.tail());
         Fleet.Airfield from = fleet.airfield(operator, leg.from());
-        Packs.Current pair = packs.currentFor(tail.typeId());
+        Packs.Current pair = packs.currentFor(operator, tail.typeId());
         Instant offBlock = now.plus(Duration.ofMinutes(leg.offBlockIn_min())).truncatedTo(ChronoUnit.MINUTES);
         return new Opening(
                 UuidCreator.getTimeOrderedEpoch(),

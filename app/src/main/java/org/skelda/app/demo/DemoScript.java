@@ -1,14 +1,19 @@
 package org.skelda.app.demo;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactEvent;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Plan;
 
 /**
- * The demo's data, as its document has it.
+ * The data of one operator of the demo, as its document has it.
  *
- * @param facts that the scripted crews tell of the day, where their procedures ask for them: a number, or yes or no
- * @param readings that they type, by line, and by line and tail where a tail differs
+ * @param news of every departure's day, by who tells it: a number, or yes or no, by the fact's name
+ * @param readings that the scripted crews type, by type and line; by line and tail where a tail differs
  * @param choices that they make, by line
  * @param heard what they hear, by line
  */
@@ -17,11 +22,26 @@ record DemoScript(
         List<CrewMember> crew,
         List<Field> airfields,
         List<TailRow> tails,
-        Map<String, Object> facts,
-        Map<String, List<Double>> readings,
+        Map<FactEvent.Source, Map<String, Object>> news,
+        Map<String, Map<String, Double>> readings,
         Map<String, String> choices,
         Map<String, Map<String, String>> heard,
         List<Leg> day) {
+
+    /** Those of some facts that a plan asks for. */
+    static Map<DayFact, Value> facts(Map<String, Object> facts, Plan plan) {
+        Map<DayFact, Value> known = new LinkedHashMap<>();
+        facts.forEach((id, value) -> {
+            if (!plan.asking(id).isEmpty()) {
+                known.put(
+                        DayFact.named(id).orElseThrow(),
+                        value instanceof Boolean yes
+                                ? new Value.YesNo(yes)
+                                : new Value.Number(((Number) value).doubleValue()));
+            }
+        });
+        return known;
+    }
 
     record Operator(String id, String name) {}
 

@@ -3,9 +3,9 @@ package org.skelda.app.demo;
 import com.github.f4b6a3.uuid.UuidCreator;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.crew.Person;
@@ -16,8 +16,8 @@ import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Viewing;
-import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
+import org.skelda.core.fact.FactEvent;
 import org.skelda.core.kind.Callout;
 import org.skelda.core.kind.Challenge;
 import org.skelda.core.kind.Choice;
@@ -33,6 +33,7 @@ import org.skelda.core.line.LineView;
 import org.skelda.core.line.LineView.LineState;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.seat.SeatAsk;
 import org.skelda.core.seat.SeatView;
@@ -41,6 +42,7 @@ import org.skelda.core.seat.Seated;
 /** Works a departure as a crew would, through the same commands, at times of its own. */
 final class ScriptedCrew {
     private static final String REQUEST_HASH = "0".repeat(64);
+    private static final double A_LITTLE = 4;
 
     private final Departures departures;
     private final ScriptedStarts starts;
@@ -58,7 +60,10 @@ final class ScriptedCrew {
 
     void seat(Person left, @Nullable Person right) {
         ask(left, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
-        script.facts().forEach((id, value) -> tell(left, DayFact.named(id).orElseThrow(), value));
+        DemoScript.facts(
+                        script.news().getOrDefault(FactEvent.Source.CREW, Map.of()),
+                        departures.state(departureId).plan())
+                .forEach((fact, value) -> ask(left, Ask.of(new FactAsk.GiveFact(fact.id(), value, fact.unit()))));
         if (right != null) {
             ask(right, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
         }
@@ -91,20 +96,6 @@ final class ScriptedCrew {
         }
     }
 
-    private void tell(Person by, DayFact fact, Object value) {
-        if (departures.state(departureId).plan().asking(fact.id()).isEmpty()) {
-            return;
-        }
-        ask(
-                by,
-                Ask.of(new FactAsk.GiveFact(
-                        fact.id(),
-                        value instanceof Boolean yes
-                                ? new Value.YesNo(yes)
-                                : new Value.Number(((Number) value).doubleValue()),
-                        fact.unit())));
-    }
-
     private void answer(Departure state, LineRef ref, Person person) {
         Line line = state.plan().line(ref).orElseThrow();
         Person by = whose(state, line, person);
@@ -132,9 +123,17 @@ final class ScriptedCrew {
     private Doing doing(Departure state, LineRef ref, Line line) {
         return switch (line.kind()) {
             case Measure measure ->
-                new Measure.Type(readings(ref).getFirst(), measure.spec().unit());
-            case Compare compare ->
-                new Compare.TypeAll(readings(ref), compare.spec().unit());
+                new Measure.Type(reading(ref), measure.spec().unit());
+            case Compare compare -> {
+                double near = compare.reference() == null
+                        ? 0
+                        : known(state, compare.reference().name());
+                yield new Compare.TypeAll(
+                        IntStream.range(0, compare.of().size())
+                                .mapToObj(i -> near + A_LITTLE * i)
+                                .toList(),
+                        compare.spec().unit());
+            }
             case Challenge challenge
             when challenge.match() != null -> {
                 double known = state.progress().value(challenge.match().name()).orElseThrow()
@@ -176,14 +175,19 @@ final class ScriptedCrew {
                 .orElseThrow();
     }
 
-    private List<Double> readings(LineRef ref) {
-        String tail = departures.state(departureId).opening().tail();
-        List<Double> own = script.readings().get(ref + " " + tail);
-        List<Double> values = own == null ? script.readings().get(ref.toString()) : own;
-        if (values == null) {
-            throw new IllegalStateException("the demo has no reading for " + ref);
+    private static double known(Departure state, String name) {
+        return state.progress().value(name).orElse(null) instanceof Value.Number(double number) ? number : Double.NaN;
+    }
+
+    private double reading(LineRef ref) {
+        Opening opening = departures.state(departureId).opening();
+        Map<String, Double> ofType = script.readings().getOrDefault(opening.typeId(), Map.of());
+        Double own = ofType.get(ref + " " + opening.tail());
+        Double value = own == null ? ofType.get(ref.toString()) : own;
+        if (value == null) {
+            throw new IllegalStateException("the demo has no reading for " + ref + " of " + opening.typeId());
         }
-        return values;
+        return value;
     }
 
     private void work(Person person, LineRef ref, Doing doing) {

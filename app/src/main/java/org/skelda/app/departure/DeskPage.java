@@ -59,7 +59,7 @@ record DeskPage(
                 view);
     }
 
-    /** A procedure's words. @param abnormal whether it is worked only after something went wrong */
+    /** A procedure's words. */
     record ProcedureText(
             String id,
             String title,
@@ -68,7 +68,7 @@ record DeskPage(
             int strand,
             String how,
             @Nullable String map,
-            boolean abnormal,
+            Procedure.Occasion occasion,
             List<LineText> lines) {
         static ProcedureText of(Procedure procedure) {
             return new ProcedureText(
@@ -79,7 +79,7 @@ record DeskPage(
                     procedure.strand(),
                     procedure.how(),
                     procedure.map(),
-                    procedure.abnormal(),
+                    procedure.occasion(),
                     procedure.lines().stream()
                             .map(line -> LineText.of(procedure.ref(line), line))
                             .toList());

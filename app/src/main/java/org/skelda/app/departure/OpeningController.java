@@ -65,6 +65,7 @@ class OpeningController {
     Choices choices(@AuthenticationPrincipal SignedIn person) {
         List<String> tails = fleet.tails(person.operatorId()).stream()
                 .filter(tail -> packs.hasProcedures(
+                        person.operatorId(),
                         fleet.tail(person.operatorId(), tail).typeId()))
                 .toList();
         return new Choices(tails, fleet.fields(person.operatorId()));
@@ -85,7 +86,7 @@ class OpeningController {
                 "is not within the coming day");
         Fleet.Tail tail = fleet.tail(person.operatorId(), request.tail());
         Fleet.Airfield field = fleet.airfield(person.operatorId(), request.from());
-        Packs.Current pair = packs.currentFor(tail.typeId());
+        Packs.Current pair = packs.currentFor(person.operatorId(), tail.typeId());
         UUID id = UuidCreator.getTimeOrderedEpoch();
         departures.open(
                 new Opening(

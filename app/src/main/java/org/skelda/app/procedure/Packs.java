@@ -32,13 +32,13 @@ public class Packs {
     private static final int PLANS_KEPT = 64;
 
     private final StoredPacks stored;
-    private final Map<String, Current> current = new HashMap<>();
+    private final Map<Whose, Current> current = new HashMap<>();
     private final Cache<PlanKey, Plan> plans =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
     /**
-     * The newest pair of documents for a type. @param typeHash of the type document; @param procedureHash of the
-     * procedures
+     * The newest pair of documents of an operator for a type. @param typeHash of the type document; @param
+     * procedureHash of the procedures
      */
     public record Current(String typeHash, String procedureHash) {}
 
@@ -47,6 +47,9 @@ public class Packs {
 
     private final Conditions language;
     private final boolean fromOutside;
+
+    /** An operator's procedures for a type. */
+    private record Whose(String operatorId, String typeId) {}
 
     private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
 
@@ -112,7 +115,7 @@ public class Packs {
                     : PackReader.plan(type.document(), procedures.document(), List.of(), language);
             plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
             current.put(
-                    type.document().id(),
+                    new Whose(procedures.document().operator(), type.document().id()),
                     new Current(type.document().hash(), procedures.document().hash()));
         } catch (InvalidPack e) {
             wrong.add(e);
@@ -128,7 +131,7 @@ public class Packs {
         try {
             PathMatchingResourcePatternResolver resolver = new PathMatchingResourcePatternResolver();
             List<Resource> found = new ArrayList<>(List.of(resolver.getResources(root + "/types/*.yaml")));
-            found.addAll(List.of(resolver.getResources(root + "/procedures/*.yaml")));
+            found.addAll(List.of(resolver.getResources(root + "/procedures/**/*.yaml")));
             if (found.isEmpty()) {
                 throw new UnreadablePacks(root, new IOException("it holds no packs"));
             }
@@ -159,16 +162,16 @@ public class Packs {
                         .forEach(conditions -> conditions.forEach(condition -> condition.need(Known.NOTHING)))));
     }
 
-    /** Whether a type has procedures, so that a departure can be opened for it. */
-    public boolean hasProcedures(String typeId) {
-        return current.containsKey(typeId);
+    /** Whether an operator has procedures for a type, so that a departure can be opened for it. */
+    public boolean hasProcedures(String operatorId, String typeId) {
+        return current.containsKey(new Whose(operatorId, typeId));
     }
 
-    /** @throws IllegalArgumentException when no pair of documents is loaded for the type */
-    public Current currentFor(String typeId) {
-        Current pair = current.get(typeId);
+    /** @throws IllegalArgumentException when no pair of documents is loaded for the operator and the type */
+    public Current currentFor(String operatorId, String typeId) {
+        Current pair = current.get(new Whose(operatorId, typeId));
         if (pair == null) {
-            throw new IllegalArgumentException("there are no packs for " + typeId);
+            throw new IllegalArgumentException("there are no packs of " + operatorId + " for " + typeId);
         }
         return pair;
     }

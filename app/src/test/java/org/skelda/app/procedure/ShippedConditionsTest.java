@@ -21,8 +21,8 @@ class ShippedConditionsTest {
     private static final Path PACKS = Path.of("../packs");
 
     static List<Path> procedures() throws IOException {
-        try (Stream<Path> files = Files.list(PACKS.resolve("procedures"))) {
-            return files.sorted().toList();
+        try (Stream<Path> files = Files.walk(PACKS.resolve("procedures"))) {
+            return files.filter(Files::isRegularFile).sorted().toList();
         }
     }
 

@@ -2,26 +2,20 @@ package org.skelda.core.departure;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptDeciding;
 import org.skelda.core.crew.Person;
 import org.skelda.core.fact.FactDeciding;
-import org.skelda.core.fact.FactEvent;
-import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineDeciding;
-import org.skelda.core.line.LineEvent;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.measure.OutOfRange;
-import org.skelda.core.procedure.Change;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.record.RecordDeciding;
 import org.skelda.core.seat.SeatDeciding;
-import org.skelda.core.seat.SeatEvent;
 import org.skelda.core.simulator.Controls;
 
 /** Turns a command into events or a refusal. Pure: the state, the command, who asks and the time are all it knows. */
@@ -65,53 +59,14 @@ public final class Deciding {
             return Decision.refused(new Refusal.ImpossibleTime(grounds.doneAt(), earliestWork(), grounds.at()));
         }
         try {
-            return withWhatItUndoes(answer());
+            Decision<Event> decision = answer();
+            return decision instanceof Decision.Accepted<Event>(List<Event> events)
+                    ? new Decision.Accepted<>(LateChange.with(departure, events))
+                    : decision;
         } catch (OutOfRange e) {
             return Decision.refused(
                     new Refusal.ImpossibleValue(e.quantity(), e.value(), e.min(), e.max(), e.unit(), e.todo()));
         }
-    }
-
-    /** A late change of the day, or of the crew, opens again what it undoes. */
-    private Decision<Event> withWhatItUndoes(Decision<Event> decision) {
-        if (!(decision instanceof Decision.Accepted<Event>(List<Event> events))) {
-            return decision;
-        }
-        List<Event> all = new ArrayList<>(events);
-        for (Event event : events) {
-            Change change = change(event);
-            if (change != null) {
-                List<LineRef> undone = departure.progress().undoneBy(change);
-                if (!undone.isEmpty()) {
-                    all.add(Event.of(new LineEvent.ChangeReported(change, words(event), undone)));
-                }
-            }
-        }
-        return new Decision.Accepted<>(all);
-    }
-
-    private @Nullable Change change(Event event) {
-        return switch (event) {
-            case Event.OfFact(FactEvent.FactGiven given) ->
-                departure
-                                .progress()
-                                .value(given.fact().id())
-                                .filter(before -> !before.equals(given.value()))
-                                .isPresent()
-                        ? given.fact().change()
-                        : null;
-            case Event.OfSeat(SeatEvent.SeatHandedOver _) -> Change.CREW;
-            default -> null;
-        };
-    }
-
-    private static String words(Event event) {
-        return switch (event) {
-            case Event.OfFact(FactEvent.FactGiven given) -> given.fact().label();
-            case Event.OfSeat(SeatEvent.SeatHandedOver handed) ->
-                "Seat handed to " + handed.to().name();
-            default -> "";
-        };
     }
 
     /** The earliest time a late entry may carry: the opening, or the usual start of the work if that is earlier. */

@@ -255,7 +255,9 @@ public record Departure(
         return progress().complete(ref);
     }
 
-    /** Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it. */
+    /**
+     * Whether a procedure must be worked to its end: an abnormal one, or one after the flight, only once it is begun.
+     */
     public boolean isNeeded(Procedure procedure) {
         return progress().isNeeded(procedure);
     }

@@ -48,6 +48,20 @@ public final class FactDeciding {
                 fact, ask.value(), FactEvent.Source.CREW, changes(progress, fact, ask.value())));
     }
 
+    /**
+     * A fact as somebody other than the crew tells it: the schedule, the weather line, the load.
+     *
+     * @throws IllegalArgumentException when it is no value of that fact
+     */
+    public static FactEvent.FactGiven told(Progress progress, DayFact fact, Value value, FactEvent.Source source) {
+        boolean fits = fact.kind() == value.kind()
+                && !(value instanceof Value.Number(double number) && !within(fact.bounds(), number));
+        if (!fits) {
+            throw new IllegalArgumentException(value + " is no value of " + fact.id());
+        }
+        return new FactEvent.FactGiven(fact, value, source, changes(progress, fact, value));
+    }
+
     private static boolean within(Reach.Bounds bounds, double value) {
         return value >= bounds.min() && value <= bounds.max();
     }

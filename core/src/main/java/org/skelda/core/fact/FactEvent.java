@@ -22,7 +22,10 @@ public sealed interface FactEvent extends Fact {
 
     /** Where a fact comes from. */
     enum Source {
-        CREW
+        CREW,
+        SCHEDULE,
+        WEATHER,
+        LOAD
     }
 
     /** A line became something else. */

@@ -22,6 +22,7 @@ import org.skelda.core.need.Value;
  * @param yes its value; null when it is not known, or a number
  * @param by who gave it; null when nobody did
  * @param at when; null when nobody did
+ * @param source who knows it; null when nobody gave it
  * @param decides how many lines ask for it
  */
 public record FactView(
@@ -35,6 +36,7 @@ public record FactView(
         @Nullable Boolean yes,
         @Nullable Person by,
         @Nullable Instant at,
+        FactEvent.@Nullable Source source,
         int decides) {
 
     /**
@@ -72,6 +74,7 @@ public record FactView(
                 value instanceof Value.YesNo(boolean yes) ? (Boolean) yes : null,
                 given == null ? null : given.by(),
                 given == null ? null : given.at(),
+                given == null ? null : given.source(),
                 decides);
     }
 

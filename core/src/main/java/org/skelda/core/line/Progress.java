@@ -109,18 +109,30 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
     }
 
     /**
-     * Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it, or a decision has
-     * led to it.
+     * Whether a procedure must be worked to its end: an abnormal one only once somebody has begun it or a decision has
+     * led to it, those after the flight once one of them is begun.
      */
     public boolean isNeeded(Procedure procedure) {
-        if (!procedure.abnormal()) {
-            return true;
-        }
+        return switch (procedure.occasion()) {
+            case ALWAYS -> true;
+            case ABNORMAL -> isBegun(procedure) || isSummoned(procedure);
+            case ARRIVAL ->
+                plan.procedures().stream()
+                        .filter(other -> other.occasion() == Procedure.Occasion.ARRIVAL)
+                        .anyMatch(this::isBegun);
+        };
+    }
+
+    private boolean isBegun(Procedure procedure) {
         for (LineRef ref : plan.refs(procedure)) {
             if (lines.records().containsKey(ref)) {
                 return true;
             }
         }
+        return false;
+    }
+
+    private boolean isSummoned(Procedure procedure) {
         return plan.summons(procedure.id()).stream()
                 .anyMatch(summons -> choice(summons.decision()).equals(Optional.of(new Value.Word(summons.branch()))));
     }

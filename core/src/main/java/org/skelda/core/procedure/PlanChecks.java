@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.skelda.core.crew.Seat;
@@ -15,6 +17,8 @@ import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Memory;
 import org.skelda.core.kind.Start;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
 import org.skelda.core.need.WordIs;
 
 /** Finds what is wrong in a plan: names that lead nowhere, ids used twice, gates that can never open. */
@@ -168,16 +172,36 @@ final class PlanChecks {
         }
     }
 
-    /** Completes what can be completed until nothing more can; what is left waits for itself. */
+    /**
+     * Completes what can be completed until nothing more can; what is left waits for itself. A line with a condition is
+     * taken as done where the condition is not looked at; closely looked at, it is tried under every school of every
+     * option, the others as they are set.
+     */
     private void everyGateCanOpen() {
+        if (!closely) {
+            everyGateCanOpen(Map.of());
+            return;
+        }
+        everyGateCanOpen(plan.schools(Map.of()));
+        for (Option option : plan.options().values()) {
+            for (Option.School school : option.schools()) {
+                if (findings.isEmpty() && !school.id().equals(option.set())) {
+                    everyGateCanOpen(plan.schools(Map.of(option.id(), school.id())));
+                }
+            }
+        }
+    }
+
+    private void everyGateCanOpen(Map<String, Value> schools) {
         Set<LineRef> done = new HashSet<>();
         Set<String> clocks = new HashSet<>();
         boolean moved = true;
         while (moved) {
             moved = false;
             for (var entry : plan.lines().entrySet()) {
-                if (!done.contains(entry.getKey()) && canBeDone(entry.getKey(), entry.getValue(), done, clocks)) {
-                    done.add(entry.getKey());
+                LineRef ref = entry.getKey();
+                if (!done.contains(ref) && (isSpared(ref, schools) || canBeDone(ref, entry.getValue(), done, clocks))) {
+                    done.add(ref);
                     clocks.addAll(entry.getValue().head().starts());
                     moved = true;
                 }
@@ -186,6 +210,14 @@ final class PlanChecks {
         plan.lines().keySet().stream()
                 .filter(ref -> !done.contains(ref))
                 .forEach(ref -> findings.add(ref + ": it waits for itself and can never be reached"));
+    }
+
+    /** Whether a line is not needed under these schools, or its condition is not looked at. */
+    private boolean isSpared(LineRef ref, Map<String, Value> schools) {
+        return plan.conditions(ref).stream()
+                .filter(when -> !(when instanceof WordIs))
+                .anyMatch(when -> !closely
+                        || when.need(name -> Optional.ofNullable(schools.get(name))) instanceof Need.NotNeeded);
     }
 
     private boolean canBeDone(LineRef ref, Line line, Set<LineRef> done, Set<String> clocks) {

@@ -18,8 +18,7 @@ import org.skelda.core.need.When;
  * @param inOrder whether a line that waits holds up those behind it; otherwise they are offered meanwhile
  * @param map id of its panel map; null when it has none
  * @param lines in working order, at least one
- * @param abnormal whether it is worked only when something has gone wrong: until one of its lines is answered, none of
- *     them is open
+ * @param occasion when it is worked at all
  * @param when whether it is needed today; null when it always is
  */
 public record Procedure(
@@ -32,7 +31,7 @@ public record Procedure(
         boolean inOrder,
         @Nullable String map,
         List<Line> lines,
-        boolean abnormal,
+        Occasion occasion,
         @Nullable When when) {
 
     /** How a procedure is worked. */
@@ -40,6 +39,20 @@ public record Procedure(
         FLOW,
         CHECKLIST,
         READ_AND_DO
+    }
+
+    /** When a procedure is worked at all. */
+    public enum Occasion {
+        /** Before every departure. */
+        ALWAYS,
+        /** When something has gone wrong: once one of its lines is answered, or a decision leads to it. */
+        ABNORMAL,
+        /** After the flight: once a line of any of them is answered, all of them are. */
+        ARRIVAL
+    }
+
+    public boolean abnormal() {
+        return occasion == Occasion.ABNORMAL;
     }
 
     public Procedure {

@@ -67,7 +67,7 @@ class StartsOfDepartureTest {
                         new Line(
                                 LineHead.of("engine"),
                                 new Start(2, "Engine 2", "at idle", new Start.Today(null, null, null)))),
-                false,
+                Procedure.Occasion.ALWAYS,
                 null));
         procedures.add(new Procedure(
                 "wrong",
@@ -81,7 +81,7 @@ class StartsOfDepartureTest {
                 List.of(
                         new Line(LineHead.of("off"), new Read("Fuel", "OFF")),
                         new Line(LineHead.of("write"), new Read("Log", "written"))),
-                true,
+                Procedure.Occasion.ABNORMAL,
                 null));
         TestLog log = new TestLog(Plan.of(TestPlans.type(TypeSheet.Pilots.TWO), procedures), 62.41);
         log.accept(CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));

@@ -208,7 +208,7 @@ public final class TestPlans {
                 style != Procedure.Style.FLOW,
                 null,
                 List.of(lines),
-                id.startsWith("abnormal"),
+                id.startsWith("abnormal") ? Procedure.Occasion.ABNORMAL : Procedure.Occasion.ALWAYS,
                 null);
     }
 

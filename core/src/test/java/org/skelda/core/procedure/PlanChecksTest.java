@@ -15,7 +15,18 @@ class PlanChecksTest {
             new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {
-        return new Procedure(id, id, Procedure.Style.FLOW, null, 1, "how", false, null, List.of(lines), false, null);
+        return new Procedure(
+                id,
+                id,
+                Procedure.Style.FLOW,
+                null,
+                1,
+                "how",
+                false,
+                null,
+                List.of(lines),
+                Procedure.Occasion.ALWAYS,
+                null);
     }
 
     private static Line line(String id, Condition... gate) {

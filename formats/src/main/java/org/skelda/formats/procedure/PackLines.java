@@ -117,8 +117,15 @@ final class PackLines {
                 node.path("inOrder").booleanValue(style != Procedure.Style.FLOW),
                 optional(node, "map"),
                 lines,
-                node.path("abnormal").booleanValue(false),
+                occasion(node),
                 conditions.of(node));
+    }
+
+    private static Procedure.Occasion occasion(JsonNode node) {
+        if (node.path("abnormal").booleanValue(false)) {
+            return Procedure.Occasion.ABNORMAL;
+        }
+        return node.path("arrival").booleanValue(false) ? Procedure.Occasion.ARRIVAL : Procedure.Occasion.ALWAYS;
     }
 
     private static Line line(PlacedLine placed, TypeSheet sheet, KindReader kinds, PackConditions conditions) {

@@ -56,6 +56,11 @@ public final class PackReader {
             return kind().equals("type") ? id() : source.tree().path("type").asString();
         }
 
+        /** Whose procedures they are; empty for a type. */
+        public String operator() {
+            return source.tree().path("operator").asString("");
+        }
+
         /** How engines of the type are started; empty when the document does not say. */
         public Optional<StartProfile> startProfile() {
             return source.tree().has("start") ? Optional.of(PackStarts.profile(source.tree())) : Optional.empty();
