@@ -1,4 +1,4 @@
-import { Button, Modal } from '@mantine/core';
+import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useKeyBlock } from '../keys/useKeys';
 import { useDeparture } from '../live/departureContext';
@@ -63,6 +63,48 @@ export function FactsSheet({ opened, close }: { opened: boolean; close: () => vo
           </li>
         ))}
       </ul>
+      {open && <Changed close={leave} />}
     </Modal>
+  );
+}
+
+const CHANGES = [
+  ['WEATHER', 'Weather'],
+  ['LOAD', 'Load'],
+  ['FUEL', 'Fuel'],
+  ['RUNWAY', 'Runway'],
+  ['CREW', 'Crew'],
+] as const;
+
+/** Something has changed late: what was done for it is done again. */
+function Changed({ close }: { close: () => void }) {
+  const { live } = useDeparture();
+  const [words, setWords] = useState('');
+  return (
+    <fieldset className={styles.changed}>
+      <legend>Something has changed late</legend>
+      <TextInput
+        label="What"
+        placeholder="Runway 07 instead of 25"
+        maxLength={300}
+        value={words}
+        onChange={(event) => setWords(event.currentTarget.value)}
+      />
+      <div className={styles.changes}>
+        {CHANGES.map(([change, label]) => (
+          <Button
+            key={change}
+            disabled={words.trim() === ''}
+            onClick={() => {
+              void live.ask({ ask: 'REPORT_CHANGE', change, words });
+              setWords('');
+              close();
+            }}
+          >
+            {label}
+          </Button>
+        ))}
+      </div>
+    </fieldset>
   );
 }

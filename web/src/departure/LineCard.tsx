@@ -92,7 +92,9 @@ export function LineCard({
           send={answering.send}
         />
       )}
-      <Controls line={line} complete={complete} answering={answering} open={open} />
+      {!kinds[text.kind].busy?.(typing) && (
+        <Controls line={line} complete={complete} answering={answering} open={open} />
+      )}
     </article>
   );
 }

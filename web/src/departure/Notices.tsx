@@ -17,7 +17,12 @@ export function Notices() {
   const last = state.events.at(-1);
   const reopened = last?.type === 'Undone' ? ((last.payload as { reopened?: string[] }).reopened ?? []) : [];
   const names = reopened.map((ref) => labelOf(ref, works));
-  const change = state.view.factChange?.seq === state.view.seq ? state.view.factChange : undefined;
+  const undone =
+    last?.type === 'ChangeReported' ? (last.payload as unknown as { words: string; reopened: string[] }) : null;
+  const change =
+    state.view.factChange && state.view.factChange.seq >= state.view.seq - (undone ? 1 : 0)
+      ? state.view.factChange
+      : undefined;
   return (
     <>
       {state.link === 'lost' && (
@@ -55,6 +60,15 @@ export function Notices() {
         <div className={styles.notice} role="status">
           {change.label}: {change.lines.length === 1 ? 'one line changes' : `${change.lines.length} lines change`},{' '}
           {change.lines.map((ref) => labelOf(ref, works)).join(', ')}.
+        </div>
+      )}
+      {mine && undone && (
+        <div className={styles.notice} data-tone="caution" role="status">
+          <b>! {undone.words}.</b>{' '}
+          {undone.reopened.length === 0
+            ? 'Nothing that was done has to be done again.'
+            : `${undone.reopened.length} ${undone.reopened.length === 1 ? 'thing' : 'things'} to redo: `}
+          {undone.reopened.map((ref) => labelOf(ref, works)).join(', ')}
         </div>
       )}
       {mine && names.length > 0 && (

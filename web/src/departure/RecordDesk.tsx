@@ -5,6 +5,7 @@ import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { useDeparture } from '../live/departureContext';
 import { DayOfRecord } from './DayOfRecord';
+import { WorkOfRecord } from './WorkOfRecord';
 import { Notices } from './Notices';
 import styles from './RecordDesk.module.css';
 
@@ -84,6 +85,7 @@ export function RecordDesk() {
               </li>
             ))}
           </ul>
+          <WorkOfRecord lines={lines} />
           <DayOfRecord />
           <h2>Record</h2>
           <Button component="a" href={`/api/departures/${page.id}/record`} download>

@@ -36,6 +36,8 @@ export interface LineKind {
   request: (line: WorkLine, typing: string, hands: Hands) => Asked | null;
   /** What is typed or chosen on its card. */
   Entry?: ComponentType<Entry>;
+  /** Whether something else is being told, so that the one answer stands back. */
+  busy?: (typing: string) => boolean;
   /** Handles a further key; tells whether it was one. */
   press?: (key: string, entry: Entry) => boolean;
   /** Whether digits are typed for it, so that a quick key after another is no slip. */

@@ -73,16 +73,15 @@ export const challenge: LineKind = {
         <b>
           {shown(said.value, decimals)} {unit}
         </b>
-        {said.matches ? ', as the record has it' : '! The record has '}
+        {said.matches ? ', as the record has it.' : ' ! The record has '}
         {!said.matches && (
           <>
             <b>
               {shown(said.expected, decimals)} {unit}
             </b>
-            {slip && `: ${slip}`}
+            {slip ? `: ${slip}` : '.'}
           </>
         )}
-        .
       </p>
     );
   },

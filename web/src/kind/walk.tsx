@@ -31,11 +31,17 @@ export function sortInWords(what: Finding['what']): string {
   return SORTS.find(([id]) => id === what)?.[1] ?? what;
 }
 
+/** What was found, once. */
+function whatInWords({ what, words }: Finding): string {
+  const sort = sortInWords(what);
+  return words.startsWith(sort) ? words : `${sort}, ${words}`;
+}
+
 export function findingInWords(finding: Finding): string {
   const verdict = finding.verdict
     ? `${VERDICTS[finding.verdict]}${finding.reason ? ` (${finding.reason})` : ''}`
     : 'not decided';
-  return `${sortInWords(finding.what)}, ${finding.words}: ${verdict}`;
+  return `${whatInWords(finding)}: ${verdict}`;
 }
 
 /** A finding in three taps: what, how bad, keep it. Words are offered and can be changed. */
@@ -172,6 +178,7 @@ export const walk: LineKind = {
   key: ' ',
   main: (line, hands) => (line.view.work?.findings ? null : done(line, hands, 'All well')),
   request: (line, typing, hands) => (line.view.work?.findings || typing === 'finding' ? null : ticking(line, hands)),
+  busy: (typing) => typing === 'finding',
   Entry: Station,
   press: (key, { setTyping }) => {
     if (key === 'F') setTyping('finding');

@@ -8,37 +8,43 @@ import java.util.Map;
 /** What a crew member does at the desk of a departure, and what they see there. */
 final class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
-    private static final Map<String, String> READINGS = joined(
-            Map.of(
-                    "Outside air temperature",
-                    "9",
-                    "Tailwind",
-                    "3",
-                    "Duct pressure before starter 2",
-                    "241",
-                    "Duct pressure before starter 1",
-                    "240"),
-            Map.of(
-                    "Battery volts, loaded",
-                    "24.6",
-                    "Hydraulic quantity",
-                    "91",
-                    "Crew oxygen pressure",
-                    "11.4",
-                    "Engine 2 oil quantity",
-                    "14.5",
-                    "Brake accumulator",
-                    "11.2",
-                    "Engine 1 oil quantity",
-                    "13",
-                    "Engine 2 EGT before the starter",
-                    "62",
-                    "Engine 2 oil pressure at idle",
-                    "244",
-                    "Engine 1 EGT before the starter",
-                    "58",
-                    "Engine 1 oil pressure at idle",
-                    "251"));
+    private static final Map<String, String> READINGS = Map.ofEntries(
+            Map.entry("Outside air temperature", "9"),
+            Map.entry("Tailwind", "3"),
+            Map.entry("Duct pressure before starter 2", "241"),
+            Map.entry("Duct pressure before starter 1", "240"),
+            Map.entry("Duct pressure before the starter", "229"),
+            Map.entry("Battery volts, loaded", "24.6"),
+            Map.entry("Battery 1 volts", "25.4"),
+            Map.entry("Battery 2 volts", "25.2"),
+            Map.entry("Charge current", "31"),
+            Map.entry("Hydraulic quantity", "91"),
+            Map.entry("Crew oxygen pressure", "11.4"),
+            Map.entry("Engine 2 oil quantity", "14.5"),
+            Map.entry("Brake accumulator", "11.2"),
+            Map.entry("Engine 1 oil quantity", "13"),
+            Map.entry("Engine 2 EGT before the starter", "62"),
+            Map.entry("Engine 2 oil pressure at idle", "244"),
+            Map.entry("Engine 1 EGT before the starter", "58"),
+            Map.entry("Engine 1 oil pressure at idle", "251"),
+            Map.entry("EGT before the starter", "55"),
+            Map.entry("Oil pressure at idle", "231"),
+            Map.entry("Fuel on board", "6840"),
+            Map.entry("Fuel", "6840"),
+            Map.entry("Fuel, left wing", "3420"),
+            Map.entry("Fuel, right wing", "3420"),
+            Map.entry("Fuel, centre tank", "0"),
+            Map.entry("Zero-fuel mass", "43150"),
+            Map.entry("Take-off mass", "49810"),
+            Map.entry("Take-off centre of gravity", "22.4"),
+            Map.entry("Stabiliser trim", "4.2"),
+            Map.entry("Trim", "4.2"),
+            Map.entry("Decision speed V1", "128"),
+            Map.entry("Take-off safety speed V2", "139"),
+            Map.entry("V2", "139"),
+            Map.entry("Hottest brake", "84"),
+            Map.entry("Minutes at idle after reverse", "4"),
+            Map.entry("Altimeters", "118"));
 
     private final CrewMember who;
     private final Page page;
@@ -48,10 +54,13 @@ final class DeskOfDeparture {
         this.page = who.page();
     }
 
-    private static Map<String, String> joined(Map<String, String> some, Map<String, String> others) {
-        Map<String, String> all = new java.util.HashMap<>(some);
-        all.putAll(others);
-        return Map.copyOf(all);
+    /** What is read off a measure, or answered to a challenge that asks for a number. */
+    static String reading(String label) {
+        String reading = READINGS.get(label);
+        if (reading == null) {
+            throw new AssertionError("nothing is known to read for " + label);
+        }
+        return reading;
     }
 
     Page page() {
@@ -103,7 +112,7 @@ final class DeskOfDeparture {
         step.click();
         page.getByRole(
                         AriaRole.HEADING,
-                        new Page.GetByRoleOptions().setName(procedure).setExact(true))
+                        new Page.GetByRoleOptions().setName(procedure).setExact(true).setLevel(1))
                 .waitFor();
     }
 

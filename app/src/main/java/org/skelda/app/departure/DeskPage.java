@@ -2,6 +2,7 @@ package org.skelda.app.departure;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
@@ -19,6 +20,7 @@ import org.skelda.core.record.Opening;
  * @param typeName the type as people call it
  * @param modifications what differs on this tail, in words
  * @param pilots with how many the type is flown
+ * @param options of the operator, as the departure was opened with them
  * @param sealedBy fingerprint of the installation that seals its record
  */
 record DeskPage(
@@ -36,6 +38,7 @@ record DeskPage(
         String sealedBy,
         List<ProcedureText> procedures,
         List<PanelMap> maps,
+        List<OptionText> options,
         DepartureView view) {
 
     static DeskPage of(Departure departure, DepartureView view, String sealedBy) {
@@ -56,7 +59,19 @@ record DeskPage(
                 sealedBy,
                 plan.procedures().stream().map(ProcedureText::of).toList(),
                 List.copyOf(plan.type().maps().values()),
+                options(departure),
                 view);
+    }
+
+    /** What the operator has decided once for all. @param value the school in words; @param because its reasons */
+    record OptionText(String id, String label, String value, String because) {}
+
+    private static List<OptionText> options(Departure departure) {
+        Map<String, String> set = departure.opening().options();
+        return departure.plan().options().values().stream()
+                .flatMap(option -> option.school(set.getOrDefault(option.id(), option.set())).stream()
+                        .map(school -> new OptionText(option.id(), option.label(), school.label(), school.because())))
+                .toList();
     }
 
     /** A procedure's words. */

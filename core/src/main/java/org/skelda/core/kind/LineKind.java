@@ -29,6 +29,11 @@ public sealed interface LineKind permits Tick, Measure, Compare, Challenge, Choi
         return null;
     }
 
+    /** Whether the crew stays with it until it is done. @param outside whether what was given is not as it must be */
+    default boolean holdsUp(boolean outside) {
+        return true;
+    }
+
     /** Whether its first half may be given although it waits: what is recorded late, or decided about later. */
     default boolean isFree(Doing doing) {
         return doing instanceof Doing.Confirm;

@@ -109,6 +109,12 @@ public record Walk(String label, String looks) implements LineKind {
         return findings(history).stream().anyMatch(FindingView::open) ? Standing.OUTSIDE : Standing.DONE;
     }
 
+    /** The walk goes on; what was found is decided about back at the desk. */
+    @Override
+    public boolean holdsUp(boolean outside) {
+        return !outside;
+    }
+
     @Override
     public boolean isFree(Doing doing) {
         return doing instanceof Settle || LineKind.super.isFree(doing);

@@ -51,9 +51,14 @@ public record LineView(
     }
 
     /**
-     * Something that decides whether a line is needed. @param name in words; @param value in words, null when not known
+     * Something that decides whether a line is needed.
+     *
+     * @param name in words
+     * @param value in words, null when not known
+     * @param why for what the operator has decided, its reasons; null for anything else
      */
-    public record Ground(String name, @Nullable String value) {}
+    public record Ground(
+            String name, @Nullable String value, @Nullable String why) {}
 
     /** @param value in {@code unit}, as are the limit and margin of each judgement; @param others beside the nearest */
     public record ReadingView(Mark mark, double value, String unit, Judgement judgement, List<Judgement> others) {}

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
@@ -29,6 +30,7 @@ import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.Procedure;
 
 /**
@@ -65,6 +67,7 @@ public final class LinesViewing {
         Instant opensAt = null;
         boolean gated = false;
         LineRef first = null;
+        LineRef parked = null;
         for (int i = 0; i < refs.size(); i++) {
             LineView line = line(refs.get(i), procedure.lines().get(i), procedure.inOrder() ? first : null);
             lines.add(line);
@@ -75,8 +78,10 @@ public final class LinesViewing {
             }
             first = first == null ? line.ref() : first;
             boolean closed = closed(line);
-            if (next == null && !blocked && !closed) {
-                next = line.ref();
+            if (!blocked && !closed && procedure.lines().get(i).kind().holdsUp(line.state() == LineState.OUTSIDE)) {
+                next = next == null ? line.ref() : next;
+            } else if (!closed) {
+                parked = parked == null ? line.ref() : parked;
             }
             blocked = blocked || procedure.inOrder() && closed;
             if (!gated && closed(line)) {
@@ -84,6 +89,7 @@ public final class LinesViewing {
                 opensAt = Objects.requireNonNull(line.gate()).opensAt();
             }
         }
+        next = next == null && !blocked ? parked : next;
         Held held = progress.lines().holds().get(procedure.id());
         ProcedureState state = progress.isNeeded(procedure) && spared < lines.size()
                 ? state(done, lines.size() - spared, next, held)
@@ -160,18 +166,43 @@ public final class LinesViewing {
                 .flatMap(when -> when.names().stream())
                 .distinct()
                 .sorted()
-                .map(name -> new Ground(
-                        named(name), progress.value(name).map(this::words).orElse(null)))
+                .map(this::ground)
                 .toList();
     }
 
-    private String words(Value value) {
+    private Ground ground(String name) {
+        Value value = progress.value(name).orElse(null);
+        Option option = progress.plan().option(name);
+        Option.School school = option != null && value instanceof Value.Word(String id)
+                ? option.school(id).orElse(null)
+                : null;
+        if (option != null && school != null) {
+            return new Ground(option.label(), school.label(), school.because());
+        }
+        return new Ground(named(name), value == null ? null : words(name, value), null);
+    }
+
+    private String words(String name, Value value) {
         return switch (value) {
             case Value.Number(double number) ->
                 BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
             case Value.YesNo(boolean yes) -> yes ? "yes" : "no";
-            case Value.Word(String word) -> word;
+            case Value.Word(String word) -> answer(name, word);
         };
+    }
+
+    /** How an answer of a decision reads. */
+    private String answer(String name, String id) {
+        LineRef decision = progress.plan().choice(name);
+        Line line = decision == null ? null : progress.plan().lines().get(decision);
+        if (line == null || !(line.kind() instanceof Choice choice)) {
+            return id;
+        }
+        return choice.branches().stream()
+                .filter(branch -> branch.id().equals(id))
+                .map(Choice.Branch::label)
+                .findFirst()
+                .orElse("not asked");
     }
 
     /** How the crew calls what a condition names. */
@@ -283,6 +314,16 @@ public final class LinesViewing {
                 .min(Comparator.comparing(ClockView.InHand::slack).thenComparing(ClockView.InHand::clock));
     }
 
+    /** Whether a line is still to come before the aircraft leaves. */
+    private boolean isAhead(LineRef ref) {
+        return progress.plan()
+                        .procedure(ref.procedure())
+                        .filter(procedure -> procedure.occasion() == Procedure.Occasion.ALWAYS)
+                        .isPresent()
+                && !(progress.need(ref) instanceof Need.NotNeeded)
+                && progress.lines().line(ref).deviation() == null;
+    }
+
     private Optional<ClockView.InHand> inHand(ClockSpec spec, Instant offBlock, double latitude_deg) {
         RunningClock running = progress.lines().clocks().get(spec.id());
         if (running != null) {
@@ -291,8 +332,7 @@ public final class LinesViewing {
                     : Optional.of(
                             new ClockView.InHand(spec.label(), Duration.between(running.opensAt(), offBlock), true));
         }
-        boolean wanted = progress.plan().starting(spec.id()).stream()
-                .anyMatch(line -> progress.lines().line(line).deviation() == null);
+        boolean wanted = progress.plan().starting(spec.id()).stream().anyMatch(this::isAhead);
         try {
             Instant end = at.plus(spec.durationAt(latitude_deg));
             return wanted

@@ -40,10 +40,14 @@ public final class Plan {
     private final Set<Integer> engines = new HashSet<>();
 
     private final Map<String, Option> options = new LinkedHashMap<>();
+    private final Map<String, Option> optionNames = new HashMap<>();
 
     private Plan(TypeSheet type, List<Option> options, List<Procedure> procedures) {
         this.type = type;
-        options.forEach(option -> this.options.put(option.id(), option));
+        for (Option option : options) {
+            this.options.put(option.id(), option);
+            optionNames.put(Names.option(option.id()), option);
+        }
         this.procedures = List.copyOf(procedures);
         for (Procedure procedure : procedures) {
             byId.put(procedure.id(), procedure);
@@ -226,6 +230,11 @@ public final class Plan {
                 .filter(entry -> entry.getValue().head().marks().reopenOn().contains(change))
                 .map(Map.Entry::getKey)
                 .toList();
+    }
+
+    /** The option that a name in a condition stands for; null when it stands for something else. */
+    public @Nullable Option option(String name) {
+        return optionNames.get(name);
     }
 
     /**

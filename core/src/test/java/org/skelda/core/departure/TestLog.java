@@ -32,6 +32,11 @@ public final class TestLog {
     private long ids;
 
     public TestLog(Plan plan, double latitude_deg) {
+        this(plan, latitude_deg, Map.of());
+    }
+
+    /** @param options the operator's school for each option */
+    public TestLog(Plan plan, double latitude_deg, Map<String, String> options) {
         this.plan = plan;
         Opening opening = new Opening(
                 new UUID(1, 1),
@@ -50,7 +55,7 @@ public final class TestLog {
                 "a".repeat(64),
                 "b".repeat(64),
                 List.of(),
-                Map.of());
+                options);
         LogEntry<Event> first = new LogEntry<>(
                 nextId(), 1, BEGIN, null, CAPTAIN, null, nextId(), Event.of(new RecordEvent.Opened(opening)));
         entries.add(first);

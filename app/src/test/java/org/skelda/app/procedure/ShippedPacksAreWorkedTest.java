@@ -1,0 +1,345 @@
+package org.skelda.app.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.app.need.CelConditions;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.AttemptSummary;
+import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
+import org.skelda.core.crew.Seat;
+import org.skelda.core.departure.Ask;
+import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.Event;
+import org.skelda.core.departure.TestLog;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.fact.FactAsk;
+import org.skelda.core.fact.FactEvent;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Doings;
+import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Start;
+import org.skelda.core.line.LineAsk;
+import org.skelda.core.line.Progress;
+import org.skelda.core.log.LogEntry;
+import org.skelda.core.need.Kind;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Change;
+import org.skelda.core.procedure.GateState;
+import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.Option;
+import org.skelda.core.procedure.Plan;
+import org.skelda.core.procedure.Procedure;
+import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.start.Milestone;
+import org.skelda.core.watch.Subject;
+import org.skelda.formats.procedure.PackReader;
+
+/**
+ * Random crews with random legal and illegal commands, facts and options work every shipped pack to its end: never
+ * stuck, never complete with a needed line open, the same state on every device and after replay; with one pilot where
+ * one flies it. Every answer, every school and every abnormal list is reached.
+ */
+class ShippedPacksAreWorkedTest {
+    private static final Path PACKS = Path.of("../packs");
+    private static final int CREWS = 14;
+    private static final int WILD_STEPS = 150;
+    private static final int MOST_ROUNDS = 60;
+
+    static List<Path> procedures() throws IOException {
+        try (Stream<Path> files = Files.walk(PACKS.resolve("procedures"))) {
+            return files.filter(Files::isRegularFile).sorted().toList();
+        }
+    }
+
+    private static Plan plan(Path file, List<String> modifications) throws IOException {
+        Path type = PACKS.resolve("types").resolve(file.getFileName());
+        return PackReader.plan(
+                PackReader.check("type.yaml", Files.readAllBytes(type)),
+                PackReader.check("procedures.yaml", Files.readAllBytes(file)),
+                modifications,
+                new CelConditions());
+    }
+
+    @ParameterizedTest
+    @MethodSource("procedures")
+    void everyCrewComesToTheEndAndEverythingIsReached(Path file) throws IOException {
+        Plan plan = plan(file, List.of());
+        Set<String> reached = new TreeSet<>();
+        Set<String> wanted = wanted(plan);
+        int crews = 0;
+        for (int seed = 0; seed < CREWS || (!reached.containsAll(wanted) && seed < CREWS * 8); seed++, crews++) {
+            new Crew(plan, seed, reached).work();
+        }
+        System.out.println(file + ": " + plan.lines().size() + " lines, " + crews + " crews; reached "
+                + count(reached, "answer ") + " answers, " + count(reached, "school ") + " schools, "
+                + count(reached, "list ") + " abnormal lists");
+        assertThat(reached).containsAll(wanted);
+    }
+
+    private static long count(Set<String> reached, String what) {
+        return reached.stream().filter(one -> one.startsWith(what)).count();
+    }
+
+    private static Set<String> wanted(Plan plan) {
+        Set<String> wanted = new TreeSet<>();
+        plan.lines().forEach((ref, line) -> {
+            if (line.kind() instanceof Choice choice) {
+                choice.ids().forEach(id -> wanted.add("answer " + ref + " " + id));
+            }
+        });
+        plan.options()
+                .values()
+                .forEach(option -> option.ids().forEach(id -> wanted.add("school " + option.id() + " " + id)));
+        plan.procedures().stream().filter(Procedure::abnormal).forEach(list -> wanted.add("list " + list.id()));
+        return wanted;
+    }
+
+    /** One departure of a crew. */
+    private static final class Crew {
+        private final Plan plan;
+        private final SplittableRandom random;
+        private final Set<String> reached;
+        private final TestLog log;
+        private final boolean alone;
+
+        Crew(Plan plan, long seed, Set<String> reached) {
+            this.plan = plan;
+            this.random = new SplittableRandom(seed);
+            this.reached = reached;
+            this.alone = plan.type().pilots().min() == 1 && seed % 3 != 0;
+            Map<String, String> options = new HashMap<>();
+            for (Option option : plan.options().values()) {
+                List<Option.School> schools = option.schools();
+                String school = schools.get(random.nextInt(schools.size())).id();
+                options.put(option.id(), school);
+                reached.add("school " + option.id() + " " + school);
+            }
+            log = new TestLog(plan, 62.41, options);
+            log.accept(TestLog.CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
+            if (!alone) {
+                log.accept(TestLog.OFFICER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
+            }
+        }
+
+        void work() {
+            if (random.nextBoolean()) {
+                everyFact();
+            }
+            for (int i = 0; i < WILD_STEPS; i++) {
+                step();
+            }
+            beginAbnormalLists();
+            finish();
+            assertThat(log.state().openLines()).isEmpty();
+            Progress end = log.state().progress();
+            assertThat(plan.procedures().stream()
+                            .filter(end::isNeeded)
+                            .flatMap(procedure -> plan.refs(procedure).stream()))
+                    .allMatch(ref -> end.complete(ref) || end.need(ref) instanceof Need.NotNeeded);
+            assertThat(log.replayed()).isEqualTo(log.state());
+            assertThat(inPortions()).isEqualTo(log.state());
+            aFactChangesWhatASlowLookFinds();
+        }
+
+        private Departure inPortions() {
+            List<LogEntry<Event>> entries = log.entries();
+            Departure read = Departure.begin(plan, entries.getFirst());
+            while (read.seq() < entries.size()) {
+                int until = (int) Math.min(entries.size(), read.seq() + random.nextInt(1, 40));
+                for (LogEntry<Event> entry : entries.subList((int) read.seq(), until)) {
+                    read = read.apply(entry);
+                }
+            }
+            return read;
+        }
+
+        private void aFactChangesWhatASlowLookFinds() {
+            List<LogEntry<Event>> entries = log.entries();
+            Departure read = Departure.begin(plan, entries.getFirst());
+            for (LogEntry<Event> entry : entries.subList(1, entries.size())) {
+                Departure before = read;
+                read = read.apply(entry);
+                if (entry.event() instanceof Event.OfFact(FactEvent.FactGiven given)) {
+                    Progress after = read.progress();
+                    assertThat(given.changed())
+                            .extracting(FactEvent.Change::line)
+                            .containsExactlyElementsOf(plan.lines().keySet().stream()
+                                    .filter(ref -> after.need(ref).getClass()
+                                            != before.progress().need(ref).getClass())
+                                    .toList());
+                }
+            }
+        }
+
+        private Person anyone() {
+            return alone || random.nextBoolean() ? TestLog.CAPTAIN : TestLog.OFFICER;
+        }
+
+        private void everyFact() {
+            for (DayFact fact : DayFact.values()) {
+                log.ask(TestLog.CAPTAIN, fact(fact));
+            }
+        }
+
+        private Ask fact(DayFact fact) {
+            Value value = fact.kind() == Kind.NUMBER
+                    ? new Value.Number(Math.rint(
+                            random.nextDouble(fact.bounds().min(), fact.bounds().max())))
+                    : new Value.YesNo(random.nextBoolean());
+            return Ask.of(new FactAsk.GiveFact(fact.id(), value, fact.unit()));
+        }
+
+        private void step() {
+            if (random.nextInt(4) == 0) {
+                log.pass(Duration.ofSeconds(random.nextInt(1, 200)));
+            }
+            List<LineRef> all = List.copyOf(plan.lines().keySet());
+            List<LineRef> open = log.state().openLines();
+            LineRef ref = open.isEmpty() || random.nextInt(6) == 0
+                    ? all.get(random.nextInt(all.size()))
+                    : open.get(random.nextInt(Math.min(5, open.size())));
+            Line line = plan.lines().get(ref);
+            Ask ask = switch (random.nextInt(20)) {
+                case 0 -> fact(DayFact.values()[random.nextInt(DayFact.values().length)]);
+                case 1 -> Ask.of(new LineAsk.Undo(ref, "slip"));
+                case 2 -> Ask.of(new LineAsk.Deviate(ref, "not possible", random.nextBoolean() ? ref.line() : null));
+                case 3 -> Ask.of(new LineAsk.Hold(ref.procedure(), "fueller", ref));
+                case 4 ->
+                    Ask.of(new LineAsk.ReportChange(
+                            Change.values()[random.nextInt(Change.values().length)], "told late"));
+                case 5, 6 -> Ask.of(new LineAsk.WorkLine(ref, Doings.wild(line, random)));
+                case 7, 8 -> Ask.of(new LineAsk.WorkLine(ref, new Doing.Confirm(line.label())));
+                default -> Ask.of(new LineAsk.WorkLine(ref, right(ref, line)));
+            };
+            ask(anyone(), ask);
+        }
+
+        private Doing right(LineRef ref, Line line) {
+            return Doings.right(
+                    line, log.state().line(ref).history(), log.state().progress()::value, alone, random);
+        }
+
+        private void ask(Person by, Ask ask) {
+            log.ask(by, ask);
+            if (ask instanceof Ask.OfLine(LineAsk.WorkLine(LineRef ref, Choice.Choose(String chosen)))
+                    && plan.lines().containsKey(ref)
+                    && log.state().line(ref).history().last(Choice.Chosen.class).isPresent()) {
+                reached.add("answer " + ref + " "
+                        + log.state()
+                                .line(ref)
+                                .history()
+                                .last(Choice.Chosen.class)
+                                .orElseThrow()
+                                .work()
+                                .branch());
+            }
+        }
+
+        private void beginAbnormalLists() {
+            plan.procedures().stream()
+                    .filter(list -> list.abnormal() || list.occasion() == Procedure.Occasion.ARRIVAL)
+                    .filter(_ -> random.nextInt(3) == 0)
+                    .forEach(list -> {
+                        LineRef first = plan.refs(list).getFirst();
+                        for (Person by : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
+                            ask(
+                                    by,
+                                    Ask.of(new LineAsk.WorkLine(
+                                            first, right(first, plan.lines().get(first)))));
+                        }
+                    });
+        }
+
+        /** Goes on by legal steps alone until nothing is open; nothing is passed over. */
+        private void finish() {
+            for (int round = 0; round < MOST_ROUNDS && !log.state().openLines().isEmpty(); round++) {
+                log.pass(Duration.ofMinutes(30));
+                everyFactThatIsMissing();
+                plan.lines().values().stream()
+                        .filter(line -> line.kind() instanceof Start)
+                        .forEach(line -> idle(((Start) line.kind()).engine()));
+                for (LineRef ref : log.state().openLines()) {
+                    Line line = plan.lines().get(ref);
+                    passOverWhatWaitsForWhatWasPassed(ref);
+                    for (Person by : alone ? List.of(TestLog.CAPTAIN) : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
+                        ask(by, Ask.of(new LineAsk.WorkLine(ref, right(ref, line))));
+                        ask(by, Ask.of(new LineAsk.WorkLine(ref, new Doing.Confirm(line.label()))));
+                    }
+                }
+            }
+            plan.procedures().stream()
+                    .filter(Procedure::abnormal)
+                    .filter(list -> plan.refs(list).stream()
+                            .anyMatch(ref -> log.state().lines().records().containsKey(ref)))
+                    .forEach(list -> reached.add("list " + list.id()));
+        }
+
+        /**
+         * What was passed over reads nothing and starts no clock: what waits for it is passed over by name, and nothing
+         * else.
+         */
+        private void passOverWhatWaitsForWhatWasPassed(LineRef ref) {
+            boolean waits = log.state().progress().gate(ref, log.now()).waits().stream()
+                    .anyMatch(wait -> switch (wait) {
+                        case GateState.Wait.ForReading(LineRef reading) -> isPassed(reading);
+                        case GateState.Wait.ForClockStart(String clock) ->
+                            plan.starting(clock).stream().anyMatch(this::isPassed);
+                        default -> false;
+                    });
+            if (waits) {
+                log.ask(TestLog.CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "no reading today", ref.line())));
+            }
+        }
+
+        private boolean isPassed(LineRef ref) {
+            return log.state().line(ref).deviation() != null;
+        }
+
+        private void everyFactThatIsMissing() {
+            for (DayFact fact : DayFact.values()) {
+                if (log.state().progress().value(fact.id()).isEmpty()) {
+                    log.ask(TestLog.CAPTAIN, fact(fact));
+                }
+            }
+        }
+
+        private void idle(int engine) {
+            if (log.state().attempts().idling().contains(engine)) {
+                return;
+            }
+            Subject of = Subject.engine(engine);
+            log.tell(
+                    Event.of(new AttemptEvent.AttemptBegan(of, 1, log.now(), "1")),
+                    Event.of(new AttemptEvent.MilestoneReached(of, 1, Milestone.IDLE, Duration.ofSeconds(44))),
+                    Event.of(new AttemptEvent.AttemptEnded(
+                            of,
+                            1,
+                            new AttemptSummary(
+                                    "NORMAL",
+                                    Duration.ofSeconds(54),
+                                    600.0,
+                                    null,
+                                    null,
+                                    null,
+                                    null,
+                                    null,
+                                    Duration.ofSeconds(30)))));
+        }
+    }
+}
