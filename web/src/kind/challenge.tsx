@@ -73,8 +73,12 @@ export const challenge: LineKind = {
         <b>
           {shown(said.value, decimals)} {unit}
         </b>
-        {said.matches ? ', as the record has it.' : ' ! The record has '}
-        {!said.matches && (
+        {said.expected === undefined
+          ? '. The record has no number to match.'
+          : said.matches
+            ? ', as the record has it.'
+            : ' ! The record has '}
+        {!said.matches && said.expected !== undefined && (
           <>
             <b>
               {shown(said.expected, decimals)} {unit}

@@ -41,7 +41,7 @@ public record Challenge(
      * It was answered with a number.
      *
      * @param value in {@code unit}
-     * @param expected as the record knew it then
+     * @param expected as the record knew it then; null when it was passed over, and nobody knows
      * @param matches whether they agree
      * @param slip that would explain it when they do not; null when none does
      * @param alone whether it was answered by one who is alone
@@ -49,7 +49,7 @@ public record Challenge(
     public record Said(
             double value,
             String unit,
-            double expected,
+            @Nullable Double expected,
             boolean matches,
             @Nullable Slip slip,
             boolean alone) implements Work {}
@@ -109,11 +109,8 @@ public record Challenge(
                     spec.unit(),
                     "Read it again and say what it shows.");
         }
-        double expected = hand.known().value(match.name()).orElse(null) instanceof Value.Number(double number)
-                ? number
-                : Double.NaN;
-        if (Double.isNaN(expected)) {
-            return Taking.not(new Why.NotYet(match.name()));
+        if (!(hand.known().value(match.name()).orElse(null) instanceof Value.Number(double expected))) {
+            return Taking.taken(new Said(say.value(), say.unit(), null, true, null, hand.alone()));
         }
         boolean matches = Math.abs(say.value() - expected) <= match.within() + 1e-9;
         Slip slip = Slip.explaining(say.value(), expected, match.within(), spec.unit(), spec.decimals())

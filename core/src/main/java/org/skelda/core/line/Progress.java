@@ -210,7 +210,11 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         if (need(ref) instanceof Need.NotDecided(var names)) {
             names.forEach(name -> waits.add(unknown(name)));
         }
-        line.kind().awaits(this::value).forEach(name -> waits.add(unknown(name)));
+        for (String name : line.kind().awaits(this::value)) {
+            if (!isLost(name)) {
+                waits.add(unknown(name));
+            }
+        }
         if (waits.size() > own && line.head().guards() != null) {
             guards = line.head().guards();
         }

@@ -29,7 +29,7 @@ public final class Doings {
             case Compare compare -> {
                 double middle = compare.reference() == null
                         ? (compare.spec().possibleMin() + compare.spec().possibleMax()) / 2
-                        : number(known, compare.reference().name());
+                        : number(known, compare.reference().name(), 0);
                 yield new Compare.TypeAll(
                         compare.of().stream().map(_ -> middle).toList(),
                         compare.spec().unit());
@@ -38,7 +38,10 @@ public final class Doings {
                 challenge.match() == null
                         ? Doing.Answer.PLAIN
                         : new Challenge.Say(
-                                number(known, challenge.match().name()),
+                                number(
+                                        known,
+                                        challenge.match().name(),
+                                        challenge.match().spec().possibleMin()),
                                 challenge.match().spec().unit());
             case Choice choice ->
                 new Choice.Choose(choice.branches()
@@ -51,8 +54,8 @@ public final class Doings {
         };
     }
 
-    private static double number(Known known, String name) {
-        return known.value(name).orElse(null) instanceof Value.Number(double number) ? number : 0;
+    private static double number(Known known, String name, double otherwise) {
+        return known.value(name).orElse(null) instanceof Value.Number(double number) ? number : otherwise;
     }
 
     private static double inside(Measure measure, Known known) {

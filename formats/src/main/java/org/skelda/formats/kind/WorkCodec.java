@@ -84,10 +84,8 @@ public final class WorkCodec {
             }
             case Compare.Compared compared -> compared(payload, compared);
             case Challenge.Said said -> {
-                payload.put("value", said.value())
-                        .put("unit", said.unit())
-                        .put("expected", said.expected())
-                        .put("matches", said.matches());
+                payload.put("value", said.value()).put("unit", said.unit()).put("matches", said.matches());
+                put(payload, "expected", said.expected());
                 slip(payload, said.slip());
                 alone(payload, said.alone());
             }
@@ -132,7 +130,7 @@ public final class WorkCodec {
                 new Challenge.Said(
                         number(payload, "value"),
                         text(payload, "unit"),
-                        number(payload, "expected"),
+                        maybeNumber(payload, "expected"),
                         yes(payload, "matches"),
                         slip(payload),
                         yes(payload, "alone"));
