@@ -11,6 +11,7 @@ const DeparturePage = lazy(() => import('./departure/DeparturePage').then((page)
 const ReplayPage = lazy(() => import('./trace/ReplayPage').then((page) => ({ default: page.ReplayPage })));
 const TracesPage = lazy(() => import('./trace/TracesPage').then((page) => ({ default: page.TracesPage })));
 const FeedsPage = lazy(() => import('./feed/FeedsPage').then((page) => ({ default: page.FeedsPage })));
+const SchoolsPage = lazy(() => import('./school/SchoolsPage').then((page) => ({ default: page.SchoolsPage })));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage').then((page) => ({ default: page.LogbookPage })));
 
 /** Chooses the page: signing in comes before everything else, and the address stays as it is meanwhile. */
@@ -55,6 +56,7 @@ export function App() {
           <Route path="/traces" element={<TracesPage />} />
           <Route path="/traces/:id" element={<ReplayPage />} />
           <Route path="/feeds" element={<FeedsPage />} />
+          <Route path="/schools" element={<SchoolsPage />} />
           <Route path="/logbook" element={<LogbookPage />} />
           <Route path="/sign-in" element={<TodayPage />} />
           <Route

@@ -18,12 +18,26 @@ export function DayOfRecord() {
   const given = state.events.filter((event) => event.type === 'FactGiven');
   const lines = works.filter((work) => work.view.state !== 'NOT_NEEDED').flatMap((work) => work.lines);
   const spared = lines.filter((line) => line.view.state === 'NOT_NEEDED');
-  if (given.length === 0 && spared.length === 0) return null;
+  const late = state.events.filter((event) => event.type === 'ChangeReported');
+  if (given.length === 0 && spared.length === 0 && late.length === 0) return null;
   const label = (id: string) => state.view.facts.find((fact) => fact.id === id)?.label ?? id;
   const lineLabel = (ref: string) => lines.find((line) => line.text.ref === ref)?.text.label ?? ref;
   return (
     <>
       <h2>The day</h2>
+      {late.length > 0 && (
+        <ul className={styles.list}>
+          {late.map((event) => {
+            const change = event.payload as unknown as { words: string; reopened: string[] };
+            return (
+              <li key={event.seq}>
+                <b>Changed late</b>: {change.words}. {by(event)} Done again:{' '}
+                {change.reopened.map(lineLabel).join(', ') || 'nothing'}.
+              </li>
+            );
+          })}
+        </ul>
+      )}
       <ul className={styles.list}>
         {given.map((event) => {
           const fact = event.payload as unknown as Given;

@@ -16,6 +16,7 @@ export function PageHead({ title, children }: { title: string; children?: React.
     ['/', 'Today'],
     ['/logbook', 'Logbook'],
     ['/traces', 'Traces'],
+    ['/schools', 'Schools'],
     ...(session.data?.administrator ? [['/feeds', 'Feeds']] : []),
   ];
   const named = places.some(([, words]) => words === title);

@@ -45,28 +45,132 @@ class ColdToSignedTest {
         eachSeesTheOthersLines(captain, officer);
         batteryVoltsAreJudged(captain);
         Crew.work("Safety and power", captain);
-        Crew.work("Fire tests", captain);
-        Crew.work("APU", captain);
-        Crew.work("Alignment", captain);
-        Crew.work("Walk-around", officer);
+        ApiCrew others = new ApiCrew(captain.departureId())
+                .with("LEFT", ApiClient.signIn(server, "halden"))
+                .with("RIGHT", ApiClient.signIn(server, "stenvik"))
+                .choosing("start-2/one-or-both", "both");
+        others.work("papers", "fire-tests", "apu", "tests");
+        aFindingIsMadeAndDecided(captain, officer);
+        others.work("walk-around", "alignment");
         holdAndComeBack(captain);
         deviate(captain);
         takeASlipBack(captain);
-        Crew.work("Overhead flow", captain);
+        others.work("overhead");
+        altimetersThatDisagreeNameTheSlip(captain);
+        others.work("panels", "numbers", "ground-cabin");
+        othersFuelIsCaught(captain, officer);
         Crew.work("Before start", captain, officer);
-        Crew.work("Pushback", captain);
+        others.work("push");
         server.restart(6);
         captain.page().reload();
         officer.page().reload();
         startEngine(2, captain, officer);
         startEngine(1, captain, officer);
         whatTheDayDecides(captain, officer);
-        Crew.work("After start", captain);
+        others.work("after-start");
+        somethingIsWrong(captain, officer);
+        aLateRunway(captain, officer, others);
 
         sign(captain);
         officer.text("Signed record").waitFor();
         prove(download(captain));
         assertThat(browsers.errors()).isEmpty();
+    }
+
+    /** A defect outside in a few taps, its decision back at the desk. */
+    private static void aFindingIsMadeAndDecided(DeskOfDeparture captain, DeskOfDeparture officer) {
+        officer.go("Walk-around");
+        while (!officer.line().equals("Nose gear")) {
+            officer.answerByKey();
+        }
+        officer.press("f");
+        officer.page()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Worn").setExact(true))
+                .click();
+        officer.click("Keep the finding");
+        officer.page().waitForCondition(() -> !officer.line().equals("Nose gear"));
+        captain.go("Walk-around");
+        captain.lookBackTo("Nose gear");
+        captain.text("Worn at nose gear").waitFor();
+        captain.page().getByLabel("Decision on: Worn at nose gear").fill("Within its limits");
+        captain.click("Goes like this");
+        captain.text("goes like this: Within its limits").waitFor();
+    }
+
+    private static void altimetersThatDisagreeNameTheSlip(DeskOfDeparture captain) {
+        captain.go("Panels ahead");
+        while (!captain.line().equals("Altimeters")) {
+            captain.answerByKey();
+        }
+        for (String reading : new String[] {"118", "120", "181"}) {
+            captain.type(reading);
+            captain.press("Enter");
+        }
+        captain.text("stands out: two digits exchanged?").waitFor();
+        assertThat(captain.cardText()).contains("They do not agree", "within 40 ft of each other");
+    }
+
+    /** A number that does not match the record is named before anybody confirms it. */
+    private static void othersFuelIsCaught(DeskOfDeparture captain, DeskOfDeparture officer) {
+        captain.go("Before start");
+        officer.go("Before start");
+        while (!captain.line().equals("Fuel")) {
+            String before = captain.line();
+            captain.answerByKey();
+            officer.page()
+                    .waitForCondition(() ->
+                            officer.line().equals(before) || officer.line().equals(captain.line()));
+            if (officer.cardText().contains("Confirm")) {
+                officer.answerByKey();
+            }
+            captain.page().waitForCondition(() -> !captain.line().equals(before));
+        }
+        officer.text("You read it.").waitFor();
+        captain.type("6480");
+        captain.press("Enter");
+        captain.text("The record has").waitFor();
+        assertThat(captain.cardText()).contains("6480 kg", "6840 kg", "two digits exchanged?");
+    }
+
+    /** A list for what goes wrong, two presses away, and back to the place afterwards. */
+    private static void somethingIsWrong(DeskOfDeparture captain, DeskOfDeparture officer) {
+        captain.go("Taxi");
+        captain.press("a");
+        captain.waitForDialog();
+        captain.press("8");
+        captain.text("A wheel may burst to the side").waitFor();
+        officer.press("a");
+        officer.waitForDialog();
+        officer.press("8");
+        captain.press("Space");
+        officer.page().waitForCondition(() -> officer.cardText().contains("Confirm"));
+        officer.answerByKey();
+        for (String line : new String[] {"Wheels", "Ground", "Park brake", "Wheels"}) {
+            captain.page().waitForCondition(() -> captain.line().equals(line));
+            captain.answerByKey();
+        }
+        captain.text("Hot brakes is complete").waitFor();
+        captain.press("b");
+        captain.page().waitForCondition(() -> captain.title().equals("Taxi"));
+    }
+
+    /** A late change tells what it costs. */
+    private static void aLateRunway(DeskOfDeparture captain, DeskOfDeparture officer, ApiCrew others) {
+        others.work("taxi");
+        captain.press("v");
+        captain.waitForDialog();
+        captain.page()
+                .getByLabel("What", new Page.GetByLabelOptions().setExact(true))
+                .fill("Runway 07 instead of 25");
+        captain.page()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Runway").setExact(true))
+                .click();
+        officer.text("things to redo").waitFor();
+        others.work("overhead", "numbers", "ground-cabin", "before-start", "taxi", "before-take-off");
     }
 
     /** What nobody knows yet is asked for where it matters, and one key tells it. */

@@ -112,7 +112,10 @@ final class DeskOfDeparture {
         step.click();
         page.getByRole(
                         AriaRole.HEADING,
-                        new Page.GetByRoleOptions().setName(procedure).setExact(true).setLevel(1))
+                        new Page.GetByRoleOptions()
+                                .setName(procedure)
+                                .setExact(true)
+                                .setLevel(1))
                 .waitFor();
     }
 
@@ -120,6 +123,14 @@ final class DeskOfDeparture {
     void lookAheadTo(String label) {
         for (int i = 0; i < 20 && !line().equals(label); i++) {
             press("ArrowDown");
+        }
+        waitForCard(label);
+    }
+
+    /** Looks back in the displayed procedure until a line is displayed. */
+    void lookBackTo(String label) {
+        for (int i = 0; i < 30 && !line().equals(label); i++) {
+            press("ArrowUp");
         }
         waitForCard(label);
     }
@@ -170,17 +181,40 @@ final class DeskOfDeparture {
             // The answer before was still on its way.
             return;
         }
-        String reading = READINGS.get(line);
-        if (reading != null) {
-            type(reading);
-            press("Enter");
-        } else {
-            press(
-                    card().getAttribute("data-kind").equals("CAUTION") && !before.contains("On hold")
-                            ? "Enter"
-                            : "Space");
-        }
+        answerKind(line, before);
         waitUntilChanged(before);
+    }
+
+    /** Answers in the way of the line's kind; a fact of the day that is asked for is told to be none. */
+    private void answerKind(String line, String before) {
+        if (before.contains("not known yet")) {
+            press("n");
+            return;
+        }
+        switch (card().getAttribute("data-kind")) {
+            case "MEASURE" -> enter(reading(line));
+            case "CHALLENGE" -> {
+                if (card().getByRole(AriaRole.TEXTBOX).count() > 0) {
+                    enter(reading(line));
+                } else {
+                    press("Space");
+                }
+            }
+            case "COMPARE" -> {
+                for (int i = 0; i < 3 && card().getByRole(AriaRole.TEXTBOX).count() > 0; i++) {
+                    enter(reading(line));
+                }
+            }
+            case "DECISION" -> press("1");
+            case "CAUTION" -> press(before.contains("On hold") ? "Space" : "Enter");
+            case "NOTE" -> press(before.contains("Understood") ? "Enter" : "Space");
+            default -> press("Space");
+        }
+    }
+
+    private void enter(String reading) {
+        type(reading);
+        press("Enter");
     }
 
     void type(String digits) {
@@ -205,6 +239,10 @@ final class DeskOfDeparture {
         return !text.contains("Opens in")
                 && !text.contains("it opens by itself")
                 && !text.contains("Your response is given")
+                && !text.contains("You read it.")
+                && !text.contains("You say it.")
+                && !text.contains("Read back.")
+                && !text.contains("Done. ")
                 && !text.contains(" is complete")
                 && !text.contains("comes first")
                 && !text.contains("is not complete")

@@ -25,7 +25,11 @@ class KindsLook {
             officer.press("f");
             TestServer.pause(400);
             take(officer.page(), "k-finding");
-            officer.page().getByRole(com.microsoft.playwright.options.AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Leak").setExact(true)).click();
+            officer.page()
+                    .getByRole(
+                            com.microsoft.playwright.options.AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Leak").setExact(true))
+                    .click();
             officer.page().getByText("Keep the finding").click();
             TestServer.pause(600);
             take(officer.page(), "k-found");

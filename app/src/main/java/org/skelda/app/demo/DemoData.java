@@ -20,6 +20,7 @@ import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.DemoPassword;
 import org.skelda.app.procedure.Packs;
+import org.skelda.app.school.Schools;
 import org.skelda.core.crew.Person;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.procedure.Plan;
@@ -47,6 +48,7 @@ class DemoData implements ApplicationRunner {
     private final Accounts accounts;
     private final PasswordEncoder passwords;
     private final Packs packs;
+    private final Schools schools;
     private final Departures departures;
     private final ScriptedStarts starts;
     private final DayNews news;
@@ -58,6 +60,7 @@ class DemoData implements ApplicationRunner {
             Accounts accounts,
             PasswordEncoder passwords,
             Packs packs,
+            Schools schools,
             Departures departures,
             ScriptedStarts starts,
             DayNews news,
@@ -67,6 +70,7 @@ class DemoData implements ApplicationRunner {
         this.accounts = accounts;
         this.passwords = passwords;
         this.packs = packs;
+        this.schools = schools;
         this.departures = departures;
         this.starts = starts;
         this.news = news;
@@ -183,6 +187,6 @@ class DemoData implements ApplicationRunner {
                 pair.typeHash(),
                 pair.procedureHash(),
                 tail.modifications(),
-                Map.of());
+                schools.of(operator, tail.registration(), packs.planFor(operator, tail.typeId())));
     }
 }

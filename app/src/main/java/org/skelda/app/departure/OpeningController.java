@@ -18,6 +18,7 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
+import org.skelda.app.school.Schools;
 import org.skelda.core.record.Opening;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,12 +37,14 @@ class OpeningController {
     private final Fleet fleet;
     private final Departures departures;
     private final Packs packs;
+    private final Schools schools;
     private final ServerClock clock;
 
-    OpeningController(Fleet fleet, Departures departures, Packs packs, ServerClock clock) {
+    OpeningController(Fleet fleet, Departures departures, Packs packs, Schools schools, ServerClock clock) {
         this.fleet = fleet;
         this.departures = departures;
         this.packs = packs;
+        this.schools = schools;
         this.clock = clock;
     }
 
@@ -106,7 +109,10 @@ class OpeningController {
                         pair.typeHash(),
                         pair.procedureHash(),
                         tail.modifications(),
-                        java.util.Map.of()),
+                        schools.of(
+                                person.operatorId(),
+                                tail.registration(),
+                                packs.planFor(person.operatorId(), tail.typeId()))),
                 person.person(),
                 now);
         return new Opened(id);

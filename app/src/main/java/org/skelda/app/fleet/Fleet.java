@@ -60,6 +60,22 @@ public class Fleet {
                 .list();
     }
 
+    /** The types that an operator flies, in their order. */
+    public List<String> types(String operatorId) {
+        return database.sql("select distinct type_id from tail where operator_id = ? order by type_id")
+                .params(operatorId)
+                .query(String.class)
+                .list();
+    }
+
+    /** Registrations of an operator's tails of one type, in their order. */
+    public List<String> tailsOf(String operatorId, String typeId) {
+        return database.sql("select registration from tail where operator_id = ? and type_id = ? order by registration")
+                .params(operatorId, typeId)
+                .query(String.class)
+                .list();
+    }
+
     /** Codes of all fields of an operator, in their order. */
     public List<String> fields(String operatorId) {
         return database.sql("select code from airfield where operator_id = ? order by code")

@@ -62,6 +62,8 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/feeds", "/api/feeds/**")
                         .hasRole(Account.ADMINISTRATOR)
+                        .requestMatchers(HttpMethod.POST, "/api/schools")
+                        .hasRole(Account.ADMINISTRATOR)
                         .requestMatchers("/api/**")
                         .authenticated()
                         .requestMatchers("/actuator/health")

@@ -176,14 +176,25 @@ public class Packs {
         return pair;
     }
 
+    /** An operator's newest plan for a type, without a tail's modifications. */
+    public Plan planFor(String operatorId, String typeId) {
+        Current pair = currentFor(operatorId, typeId);
+        return plan(new PlanKey(pair.typeHash(), pair.procedureHash(), List.of()), typeId);
+    }
+
     /** The plan a departure was opened with, whatever has become of the packs since. */
     public Plan planOf(Opening opening) {
+        return plan(
+                new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()), opening.typeId());
+    }
+
+    private Plan plan(PlanKey wanted, String typeId) {
         return plans.get(
-                new PlanKey(opening.typeHash(), opening.procedureHash(), opening.modifications()),
+                wanted,
                 key -> PackReader.plan(
-                        "type " + opening.typeId(),
+                        "type " + typeId,
                         bytes(key.typeHash()),
-                        "procedures for " + opening.typeId(),
+                        "procedures for " + typeId,
                         bytes(key.procedureHash()),
                         key.modifications(),
                         language));

@@ -73,6 +73,8 @@ class EveryEndpointTest {
             GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200
             GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404
             GET    /api/departures/{id}/starts/{engine}/{number}/replay  401 404 404 404 404
+            GET    /api/schools                                    401 200 200 200 200
+            POST   /api/schools                                    403 403 403 403 400
             GET    /api/logbook                                    401 200 200 200 200
             GET    /api/logbook/starts                             401 200 200 200 200
             GET    /api/traces                                     401 200 200 200 200

@@ -41,7 +41,9 @@ class PacksOfAFolderTest {
     private void write(String condition) throws IOException {
         Path file = folder.resolve("procedures/havern-2m.yaml");
         Files.writeString(
-                file, Files.readString(file).replace(LINE, "{id: people, when: \"" + condition + "\", kind: check,"));
+                file,
+                Files.readString(SHIPPED.resolve("procedures/havern-2m.yaml"))
+                        .replace(LINE, "{id: people, when: \"" + condition + "\", kind: check,"));
     }
 
     private Packs read() {
@@ -57,7 +59,7 @@ class PacksOfAFolderTest {
         write("moon > 3");
         assertThatThrownBy(this::read)
                 .isInstanceOf(Packs.InvalidPacks.class)
-                .hasMessageContaining("havern-2m.yaml:19 /procedures/0/lines/1/when")
+                .hasMessageContaining("havern-2m.yaml:75 /procedures/0/lines/1/when")
                 .hasMessageContaining("'moon' is nothing that a condition may name");
         verify(stored, never()).save(any());
     }
@@ -73,7 +75,42 @@ class PacksOfAFolderTest {
 
     @Test
     void oneThatIsRightIsTaken() throws IOException {
-        write("night && reading('safety-power/battery-volts') < 24");
+        write("night && oat_c < 24 && option('chocks') == 'brake-set'");
         assertThatCode(this::read).doesNotThrowAnyException();
+    }
+
+    @Test
+    void aLineThatNobodyCanReachIsTold() throws IOException {
+        write("night && reading('safety-power/battery-volts') < 24");
+        assertThatThrownBy(this::read)
+                .as("the reading stands behind a gate that waits for this very line")
+                .isInstanceOf(Packs.InvalidPacks.class)
+                .hasMessageContaining(
+                        "havern-2m.yaml:75 /procedures/0/lines/1: first-look/people: it waits for itself");
+    }
+
+    @Test
+    void whatIsDangerousNeedsItsCautionAndWhatCannotBeUndoneItsAgreement() throws IOException {
+        Path file = folder.resolve("procedures/havern-2m.yaml");
+        Files.writeString(
+                file,
+                Files.readString(file)
+                        .replace("kind: caution, about: [apu], label: APU exhaust", "kind: caution, label: APU exhaust")
+                        .replace(
+                                "{id: lever-1, kind: read, control: running-fuel-lever, agree: true,",
+                                "{id: lever-1, kind: read, control: running-fuel-lever,"));
+        assertThatThrownBy(this::read)
+                .isInstanceOf(Packs.InvalidPacks.class)
+                .hasMessageContaining("apu/start-switch: it has no caution before it")
+                .hasMessageContaining("shutdown/lever-1: 'Fuel lever of a running engine' cannot be undone");
+        verify(stored, never()).save(any());
+    }
+
+    @Test
+    void anAnswerThatCanNeverBeGivenIsTold() throws IOException {
+        write("choice('alignment/how') == 'sideways'");
+        assertThatThrownBy(this::read).hasMessageContaining("can never hold");
+        write("option('moon') == 'full'");
+        assertThatThrownBy(this::read).hasMessageContaining("nothing that a condition may name");
     }
 }

@@ -70,13 +70,21 @@ public record Slip(Kind kind, String detail) {
                 return Optional.of(new Slip(Kind.OTHER_UNIT, other.of()));
             }
         }
-        String digits = BigDecimal.valueOf(given)
-                .setScale(decimals, RoundingMode.HALF_UP)
-                .toPlainString();
+        String own = written(given, decimals);
+        // A zero in front is a digit as well: 0251 for 2051.
+        String digits = own.startsWith("-")
+                ? own
+                : "0".repeat(Math.max(0, written(expected, decimals).length() - own.length())) + own;
         if (exchanged(digits, expected, tolerance)) {
             return Optional.of(new Slip(Kind.EXCHANGED_DIGITS, ""));
         }
         return oneOff(digits, expected, tolerance) ? Optional.of(new Slip(Kind.ONE_DIGIT, "")) : Optional.empty();
+    }
+
+    private static String written(double value, int decimals) {
+        return BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString();
     }
 
     private static String times(double factor) {

@@ -38,13 +38,28 @@ class PackReaderTest {
                         .map(line -> line.kind().getClass().getSimpleName())
                         .distinct())
                 .containsExactlyInAnyOrder(
-                        "Action", "Check", "Measure", "Challenge", "Read", "Gate", "Caution", "Start");
+                        "Action",
+                        "Check",
+                        "Measure",
+                        "Compare",
+                        "Challenge",
+                        "Read",
+                        "Memory",
+                        "Choice",
+                        "Gate",
+                        "Callout",
+                        "Communication",
+                        "Note",
+                        "Caution",
+                        "ControlCheck",
+                        "Walk",
+                        "Start");
         assertThat(plan.lines().values())
                 .filteredOn(line -> line.head().marksOffBlock())
                 .hasSize(1);
         assertThat(plan.lines().values())
                 .filteredOn(line -> line.kind() instanceof Gate gate && gate.splits())
-                .hasSize(1);
+                .hasSize(2);
     }
 
     @ParameterizedTest
@@ -88,7 +103,7 @@ class PackReaderTest {
                 .replace("style: checklist", "stile: checklist");
         List<InvalidPack.Finding> found = findings(type, spoilt);
         assertThat(found).anySatisfy(finding -> {
-            assertThat(finding.path()).isEqualTo("/procedures/1/lines/8/kind");
+            assertThat(finding.path()).isEqualTo("/procedures/2/lines/9/kind");
             assertThat(finding.line()).isEqualTo(lineOf(spoilt, "- {id: park-brake"));
         });
         assertThat(found).anySatisfy(finding -> {
