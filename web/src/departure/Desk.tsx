@@ -10,6 +10,7 @@ import styles from './Desk.module.css';
 import { useDeparture } from '../live/departureContext';
 import { FactsSheet } from './FactsSheet';
 import { FindLine } from './FindLine';
+import { HandOverDesk } from './HandOverDesk';
 import { HelpSheet } from './HelpSheet';
 import { ProcedureDesk } from './ProcedureDesk';
 import { RecordDesk } from './RecordDesk';
@@ -48,6 +49,7 @@ export function Desk() {
   };
   useDeskKeys({ works, sheet, open: setSheet, go, place, today: () => void navigate('/') });
 
+  const takenFrom = state.view.seats.find((seat) => seat.seat === mine?.seat)?.takenFrom;
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
@@ -68,6 +70,8 @@ export function Desk() {
       <main className={styles.desk} aria-label="Desk">
         {record ? (
           <RecordDesk />
+        ) : mine && takenFrom && !closed ? (
+          <HandOverDesk from={takenFrom.name} seat={mine.seat} />
         ) : !mine || sheet === 'seats' ? (
           <SeatDesk close={close} />
         ) : (

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import type { Seat } from '../api/client';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Key } from '../ui/Key';
@@ -175,6 +176,7 @@ export function ProcedureDesk({
         <span className="small">
           {work.view.done} of {work.view.total}. {work.text.how}
         </span>
+        {mine && work.text.seat && <Taken work={work} seat={mine.seat} />}
         {broughtBack && (
           <Button className={styles.place} onClick={() => go(broughtBack.text.id)} rightSection={<Key name="B" />}>
             Back to {broughtBack.text.title}
@@ -229,5 +231,28 @@ export function ProcedureDesk({
       <HoldDialog work={work} at={line?.text.ref} opened={dialog === 'hold'} close={close} />
       <Announcer text={line ? `${line.text.label}, ${line.text.expects}` : ''} />
     </section>
+  );
+}
+
+/** The other seat's lines are taken over while its owner is away, and given back; the record names it. */
+function Taken({ work, seat }: { work: Work; seat: Seat }) {
+  const { live, other } = useDeparture();
+  const own = work.text.seat === seat;
+  const taken = work.view.takenBy;
+  if (work.view.state === 'DONE' || (own && !taken)) return null;
+  const ask = (back: boolean) => void live.ask({ ask: 'TAKE_LINES', procedure: work.text.id, back });
+  if (!taken)
+    return (
+      <Button className={styles.take} onClick={() => ask(false)}>
+        Take these lines over{other ? ` from ${other.person.name}` : ''}
+      </Button>
+    );
+  return (
+    <span className={styles.taken}>
+      {taken === seat ? 'You have taken these lines over.' : 'The other seat has taken these lines over.'}{' '}
+      <Button className={styles.take} onClick={() => ask(true)}>
+        {own ? 'Take them back' : 'Give them back'}
+      </Button>
+    </span>
   );
 }

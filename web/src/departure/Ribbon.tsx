@@ -63,7 +63,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
         <b>
           Abnormal <Key name="A" />
         </b>
-        <small>something is wrong</small>
+        <small className={styles.wide}>something is wrong</small>
       </button>
       <span className={styles.gap} />
       <span className={styles.cell}>

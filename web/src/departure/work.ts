@@ -12,9 +12,10 @@ export function isSettled(line: WorkLine): boolean {
   return isComplete(line) || line.view.state === 'NOT_NEEDED';
 }
 
-/** Whether a procedure is this seat's work: its own, or both pilots'. */
+/** Whether a procedure is this seat's work: its own, both pilots', or one that it has taken over. */
 export function isMine(work: Work, seat: Seat | null): boolean {
-  return seat === null || !work.text.seat || work.text.seat === seat;
+  const works = work.view.takenBy ?? work.text.seat;
+  return seat === null || !works || works === seat;
 }
 
 const SHORT_WAIT_MS = 20_000;

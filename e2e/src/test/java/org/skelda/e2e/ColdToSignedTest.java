@@ -96,7 +96,7 @@ class ColdToSignedTest {
         captain.text("Worn at nose gear").waitFor();
         captain.page().getByLabel("Decision on: Worn at nose gear").fill("Within its limits");
         captain.click("Goes like this");
-        captain.text("goes like this: Within its limits").waitFor();
+        captain.text("goes like this (Within its limits)").waitFor();
     }
 
     private static void altimetersThatDisagreeNameTheSlip(DeskOfDeparture captain) {

@@ -83,6 +83,11 @@ class WrongEntriesTest extends SharedServer {
         left.page().getByRole(AriaRole.DIALOG).getByText("Runa Halden").click();
         left.text("Malin Oddsrud, no seat").waitFor();
         next.text("Runa Halden, left, flying").waitFor();
+        next.text("Malin Oddsrud hands the left seat over to you").waitFor();
+        assertThat(next.page().getByRole(AriaRole.MAIN).innerText())
+                .contains("lines are open", "on hold: Waits for the fueller", "Unusual today");
+        next.press("Enter");
+        next.waitForCard("Held for");
         next.press("s");
         next.click("Give the departure up");
         next.click("Flight cancelled");

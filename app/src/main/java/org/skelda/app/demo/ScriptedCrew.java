@@ -27,10 +27,9 @@ import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Standing;
 import org.skelda.core.kind.Start;
 import org.skelda.core.line.LineAsk;
-import org.skelda.core.line.LineView;
-import org.skelda.core.line.LineView.LineState;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.record.Opening;
@@ -109,13 +108,7 @@ final class ScriptedCrew {
             return;
         }
         work(by, ref, doing(state, ref, line));
-        LineState after = Viewing.view(departures.state(departureId), at).procedures().stream()
-                .flatMap(procedure -> procedure.lines().stream())
-                .filter(view -> view.ref().equals(ref))
-                .map(LineView::state)
-                .findFirst()
-                .orElseThrow();
-        if (after == LineState.RESPONDED) {
+        if (departures.state(departureId).line(ref).standing(line) == Standing.RESPONDED) {
             work(other(state, by), ref, Doing.Confirm.PLAIN);
         }
     }

@@ -17,6 +17,7 @@ import org.skelda.core.procedure.Change;
 @JsonSubTypes({
     @JsonSubTypes.Type(LineRequest.Deviate.class),
     @JsonSubTypes.Type(LineRequest.Hold.class),
+    @JsonSubTypes.Type(LineRequest.TakeLines.class),
     @JsonSubTypes.Type(LineRequest.Resume.class),
     @JsonSubTypes.Type(LineRequest.Undo.class),
     @JsonSubTypes.Type(LineRequest.ReportChange.class)
@@ -52,6 +53,21 @@ sealed interface LineRequest extends CommandRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new LineAsk.Hold(procedure, reason, line));
+        }
+    }
+
+    /** Takes the other seat's lines of one procedure over, or gives them back. */
+    @JsonTypeName("TAKE_LINES")
+    record TakeLines(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull @Size(max = 60) String procedure,
+            @NotNull Boolean back)
+            implements LineRequest {
+        @Override
+        public Ask ask(Asking asking) {
+            return Ask.of(new LineAsk.TakeLines(procedure, back));
         }
     }
 

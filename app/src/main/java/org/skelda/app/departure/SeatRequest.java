@@ -18,6 +18,7 @@ import org.skelda.core.seat.SeatAsk;
     @JsonSubTypes.Type(SeatRequest.TakeSeat.class),
     @JsonSubTypes.Type(SeatRequest.ReleaseSeat.class),
     @JsonSubTypes.Type(SeatRequest.HandOverSeat.class),
+    @JsonSubTypes.Type(SeatRequest.ConfirmHandOver.class),
     @JsonSubTypes.Type(SeatRequest.SwapRoles.class)
 })
 sealed interface SeatRequest extends CommandRequest {
@@ -63,6 +64,19 @@ sealed interface SeatRequest extends CommandRequest {
         @Override
         public Ask ask(Asking asking) {
             return Ask.of(new SeatAsk.HandOverSeat(seat, asking.person(to)));
+        }
+    }
+
+    /** Confirms that the summary of a seat that was handed over is read. */
+    @JsonTypeName("CONFIRM_HAND_OVER")
+    record ConfirmHandOver(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull Seat seat) implements SeatRequest {
+        @Override
+        public Ask ask(Asking asking) {
+            return Ask.of(new SeatAsk.ConfirmHandOver(seat));
         }
     }
 

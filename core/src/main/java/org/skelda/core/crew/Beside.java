@@ -5,7 +5,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * How somebody sits, and who sits beside them.
  *
+ * @param seat where; null without one
  * @param role flies or monitors; null without a seat
  * @param other who holds the other seat; null when nobody does
  */
-public record Beside(@Nullable Role role, @Nullable Person other) {}
+public record Beside(
+        @Nullable Seat seat, @Nullable Role role, @Nullable Person other) {}

@@ -50,7 +50,11 @@ public final class Viewing {
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()
                 .map(e -> new SeatView(
-                        e.getKey(), e.getValue().role(), e.getValue().person(), e.getKey() == Seat.LEFT ? left : right))
+                        e.getKey(),
+                        e.getValue().role(),
+                        e.getValue().person(),
+                        e.getKey() == Seat.LEFT ? left : right,
+                        departure.seating().takenFrom().get(e.getKey())))
                 .toList();
         Instant nextOpening = Stream.concat(
                         clocks.stream().filter(clock -> !clock.elapsed()).map(ClockView::opensAt),

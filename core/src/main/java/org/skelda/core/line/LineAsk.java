@@ -22,6 +22,9 @@ public sealed interface LineAsk {
     /** Puts a procedure aside. @param at the line it was left at */
     record Hold(String procedure, String reason, @Nullable LineRef at) implements LineAsk {}
 
+    /** Takes the other seat's lines of one procedure over while its owner is away, or gives them back. */
+    record TakeLines(String procedure, boolean back) implements LineAsk {}
+
     /** Comes back to a held procedure. */
     record Resume(String procedure) implements LineAsk {}
 

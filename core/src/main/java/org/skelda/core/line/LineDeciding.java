@@ -22,6 +22,7 @@ import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.Marks;
+import org.skelda.core.procedure.Procedure;
 
 /**
  * Decides what becomes of a line. Only one who holds a seat works it; a closed gate holds it back; its kind says what
@@ -51,6 +52,7 @@ public final class LineDeciding {
             case LineAsk.WorkLine(LineRef ref, Doing doing) -> on(ref, line -> work(ref, line, doing));
             case LineAsk.Deviate deviation -> on(deviation.line(), line -> deviate(deviation, line));
             case LineAsk.Hold hold -> hold(hold);
+            case LineAsk.TakeLines(String procedure, boolean back) -> take(procedure, back);
             case LineAsk.Resume(String procedure) ->
                 progress.lines().holds().containsKey(procedure)
                         ? grounds.accept(new LineEvent.ProcedureResumed(procedure))
@@ -185,6 +187,22 @@ public final class LineDeciding {
         }
         return grounds.accept(
                 new LineEvent.ProcedureHeld(ask.procedure(), ask.reason().strip(), ask.at()));
+    }
+
+    private Decision<LineEvent> take(String id, boolean back) {
+        Procedure procedure = progress.plan().procedure(id).orElse(null);
+        if (procedure == null) {
+            return Decision.refused(new Refusal.UnknownLine(id));
+        }
+        boolean isTaken = progress.lines().taken().containsKey(id);
+        if (back || procedure.seat() == null || procedure.seat() == beside.seat()) {
+            return back && isTaken
+                    ? grounds.accept(new LineEvent.LinesTaken(id, null))
+                    : Decision.refused(new Refusal.NothingThere("These lines are nobody else's to take over."));
+        }
+        return isTaken
+                ? Decision.refused(new Refusal.NothingThere("These lines are taken over already."))
+                : grounds.accept(new LineEvent.LinesTaken(id, beside.seat()));
     }
 
     private Decision<LineEvent> undo(LineAsk.Undo ask) {

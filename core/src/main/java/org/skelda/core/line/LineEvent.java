@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Work;
 import org.skelda.core.log.Fact;
@@ -30,6 +31,9 @@ public sealed interface LineEvent extends Fact {
 
     record ProcedureHeld(
             String procedure, String reason, @Nullable LineRef line) implements LineEvent {}
+
+    /** The lines of a seat's procedure are worked by another seat; null when they are its own again. */
+    record LinesTaken(String procedure, @Nullable Seat by) implements LineEvent {}
 
     record ProcedureResumed(String procedure) implements LineEvent {}
 
@@ -56,6 +60,7 @@ public sealed interface LineEvent extends Fact {
             case DeviationRecorded e -> subject(e.line());
             case Undone e -> subject(e.line());
             case ProcedureHeld e -> "hold:" + e.procedure();
+            case LinesTaken e -> "lines:" + e.procedure();
             case ProcedureResumed e -> "hold:" + e.procedure();
             case ClockStarted e -> "clock:" + e.clock();
             case ClockCancelled e -> "clock:" + e.clock();

@@ -37,7 +37,7 @@ public record LineRecord(History history, @Nullable Deviation deviation) {
     }
 
     /** How it stands: by its kind, and where it is held until it is agreed, by the agreement. */
-    Standing standing(Line line) {
+    public Standing standing(Line line) {
         Standing standing = line.kind().standing(history);
         if (standing != Standing.DONE || !line.head().marks().heldUntilAgreed()) {
             return standing;

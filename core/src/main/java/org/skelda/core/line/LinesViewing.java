@@ -103,6 +103,7 @@ public final class LinesViewing {
                 opensAt,
                 held,
                 held == null ? null : Duration.between(held.since(), at),
+                progress.lines().taken().get(procedure.id()),
                 Collections.unmodifiableList(lines));
     }
 
@@ -297,7 +298,8 @@ public final class LinesViewing {
         for (ProcedureView view : views) {
             Seat whose =
                     progress.plan().procedure(view.id()).map(Procedure::seat).orElse(null);
-            boolean mine = whose == null || whose == seat;
+            Seat works = view.takenBy() == null ? whose : view.takenBy();
+            boolean mine = works == null || works == seat;
             if (mine && view.state() != ProcedureState.NOT_NEEDED && view.held() == null && view.next() != null) {
                 return view.next();
             }

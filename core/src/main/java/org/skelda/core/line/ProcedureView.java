@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.LineRef;
 
 /**
@@ -12,6 +13,7 @@ import org.skelda.core.kind.LineRef;
  * @param next its first line that can be answered now; null when there is none
  * @param opensAt when its first closed line opens by time alone; null when it does not
  * @param held since when and why it is put aside; null when it is not
+ * @param takenBy the seat that works it for now in the place of its own; null when none does
  * @param heldFor how long it has been put aside; null when it is not
  */
 public record ProcedureView(
@@ -23,6 +25,7 @@ public record ProcedureView(
         @Nullable Instant opensAt,
         @Nullable Held held,
         @Nullable Duration heldFor,
+        @Nullable Seat takenBy,
         List<LineView> lines) {
 
     /** A procedure's state on the thread. NOT_NEEDED: an abnormal list that nobody has begun. */

@@ -17,6 +17,9 @@ public sealed interface SeatAsk {
     /** Hands one's own seat to another person. */
     record HandOverSeat(Seat seat, Person to) implements SeatAsk {}
 
+    /** Confirms that the summary of a seat that was handed over is read. */
+    record ConfirmHandOver(Seat seat) implements SeatAsk {}
+
     /** Exchanges flying and monitoring. */
     record SwapRoles() implements SeatAsk {}
 }

@@ -26,6 +26,12 @@ public final class SeatDeciding {
                         .<Decision<SeatEvent>>map(Decision::refused)
                         .orElseGet(() -> grounds.accept(new SeatEvent.SeatReleased(seat)));
             case SeatAsk.HandOverSeat(Seat seat, Person to) -> deciding.handOver(seat, to);
+            case SeatAsk.ConfirmHandOver(Seat seat) ->
+                deciding.notOwn(seat)
+                        .<Decision<SeatEvent>>map(Decision::refused)
+                        .orElseGet(() -> seats.takenFrom().containsKey(seat)
+                                ? grounds.accept(new SeatEvent.HandOverConfirmed(seat))
+                                : Decision.refused(new Refusal.NothingThere("No hand-over waits for you.")));
             case SeatAsk.SwapRoles() -> grounds.seated(() -> grounds.accept(new SeatEvent.RolesSwapped()));
         };
     }

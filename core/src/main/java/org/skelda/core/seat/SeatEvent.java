@@ -22,6 +22,9 @@ public sealed interface SeatEvent extends Fact {
 
     record SeatHandedOver(Seat seat, Person from, Person to) implements SeatEvent {}
 
+    /** The one who took the seat has read what was done, is open and is unusual. */
+    record HandOverConfirmed(Seat seat) implements SeatEvent {}
+
     record RolesSwapped() implements SeatEvent {}
 
     @Override
@@ -30,6 +33,7 @@ public sealed interface SeatEvent extends Fact {
             case SeatTaken e -> subject(e.seat());
             case SeatReleased e -> subject(e.seat());
             case SeatHandedOver e -> subject(e.seat());
+            case HandOverConfirmed e -> subject(e.seat());
             case RolesSwapped _ -> "roles";
         };
     }

@@ -68,6 +68,11 @@ final class RandomCrew {
                         procedures.get(random.nextInt(procedures.size())),
                         random.nextInt(5) == 0 ? " " : "fueller",
                         line));
+            case 15 ->
+                random.nextBoolean()
+                        ? Ask.of(new SeatAsk.ConfirmHandOver(seat()))
+                        : Ask.of(new LineAsk.TakeLines(
+                                procedures.get(random.nextInt(procedures.size())), random.nextBoolean()));
             case 4 -> Ask.of(new LineAsk.Resume(procedures.get(random.nextInt(procedures.size()))));
             case 5, 6 -> Ask.of(new LineAsk.Undo(line, random.nextBoolean() ? "slip" : null));
             case 7 ->

@@ -11,6 +11,7 @@ import static org.skelda.formats.log.Fields.word;
 import java.time.Duration;
 import java.util.List;
 import java.util.stream.Stream;
+import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineEvent;
 import org.skelda.core.procedure.Change;
@@ -49,6 +50,10 @@ public final class LineCodec implements FactCodec<LineEvent> {
                 put(payload, "line", e.line() == null ? null : e.line().toString());
             }
             case LineEvent.ProcedureResumed e -> payload.put("procedure", e.procedure());
+            case LineEvent.LinesTaken e -> {
+                payload.put("procedure", e.procedure());
+                put(payload, "by", e.by() == null ? null : word(e.by()));
+            }
             case LineEvent.ClockStarted e ->
                 payload.put("clock", e.clock())
                         .put("by", e.by().toString())
@@ -79,6 +84,9 @@ public final class LineCodec implements FactCodec<LineEvent> {
                         text(payload, "procedure"),
                         text(payload, "reason"),
                         payload.has("line") ? line(payload, "line") : null);
+            case "LinesTaken" ->
+                new LineEvent.LinesTaken(
+                        text(payload, "procedure"), payload.has("by") ? word(Seat.class, payload, "by") : null);
             case "ProcedureResumed" -> new LineEvent.ProcedureResumed(text(payload, "procedure"));
             case "ClockStarted" ->
                 new LineEvent.ClockStarted(

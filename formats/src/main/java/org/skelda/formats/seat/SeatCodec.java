@@ -32,6 +32,7 @@ public final class SeatCodec implements FactCodec<SeatEvent> {
                 payload.set("from", person(payload.objectNode(), e.from()));
                 payload.set("to", person(payload.objectNode(), e.to()));
             }
+            case SeatEvent.HandOverConfirmed e -> payload.put("seat", word(e.seat()));
             case SeatEvent.RolesSwapped _ -> {}
         }
     }
@@ -50,6 +51,7 @@ public final class SeatCodec implements FactCodec<SeatEvent> {
             case "SeatHandedOver" ->
                 new SeatEvent.SeatHandedOver(
                         seat(payload, "seat"), person(payload.path("from")), person(payload.path("to")));
+            case "HandOverConfirmed" -> new SeatEvent.HandOverConfirmed(seat(payload, "seat"));
             case "RolesSwapped" -> new SeatEvent.RolesSwapped();
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to seats");
         };
