@@ -3,7 +3,7 @@ import { useKeyBlock } from '../keys/useKeys';
 import { useDeparture, type Work } from '../live/departureContext';
 import styles from './AbnormalSheet.module.css';
 
-const KEYS = '1234567890QWERUOP';
+const KEYS = '1234567890ABCDEF';
 
 /** The lists for what goes wrong, each one press away from anywhere. */
 export function abnormalLists(works: Work[]): { work: Work; key: string }[] {

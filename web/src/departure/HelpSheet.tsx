@@ -23,7 +23,7 @@ const KEYS: [string, string][] = [
   ['W', 'say what is wrong'],
   ['⌫', 'take the newest tap back'],
   ['C', 'clocks'],
-  ['A', 'something is wrong: the lists for it'],
+  ['Q', 'something is wrong: the lists for it'],
   ['B', 'back to the place before'],
   ['F', 'walk-around: a finding'],
   ['N', 'control check: not right, again'],

@@ -54,14 +54,14 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
       </span>
       <button type="button" className={styles.cell} onClick={() => open('seats')}>
         <b>
-          {mine ? `${person.name}, ${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : `${person.name}, no seat`}{' '}
-          <Key name="S" />
+          <span className={styles.wide}>{person.name}, </span>
+          {mine ? `${mine.seat.toLowerCase()}, ${ROLE[mine.role]}` : 'no seat'} <Key name="S" />
         </b>
         <small>{other ? `${other.person.name}, ${other.seat.toLowerCase()}` : 'the other seat is free'}</small>
       </button>
       <button type="button" className={styles.cell} onClick={() => open('abnormal')}>
         <b>
-          Abnormal <Key name="A" />
+          Abnormal <Key name="Q" />
         </b>
         <small className={styles.wide}>something is wrong</small>
       </button>

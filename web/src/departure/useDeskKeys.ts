@@ -59,7 +59,7 @@ export function useDeskKeys({
         case 'B':
           if (place) go(place);
           return place !== null;
-        case 'A':
+        case 'Q':
           open('abnormal');
           return true;
         case 'S':

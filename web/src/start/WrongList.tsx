@@ -16,7 +16,7 @@ export function WrongList() {
       onClick={() => void navigate(`/departures/${page.id}/${list.text.id}`)}
       rightSection={
         <span className={styles.keys}>
-          <Key name="A" /> <Key name="1" />
+          <Key name="Q" /> <Key name="1" />
         </span>
       }
     >

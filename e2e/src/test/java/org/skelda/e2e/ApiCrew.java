@@ -67,6 +67,17 @@ final class ApiCrew {
         throw new AssertionError("not done: " + wanted);
     }
 
+    /** Every line of a needed procedure on which something is still to be done. */
+    List<String> open() {
+        return page().path("view").path("procedures").values().stream()
+                .filter(procedure -> !procedure.path("state").asString().equals("NOT_NEEDED"))
+                .flatMap(procedure -> procedure.path("lines").values().stream())
+                .filter(line -> !List.of("DONE", "DEVIATED", "NOT_NEEDED")
+                        .contains(line.path("state").asString()))
+                .map(line -> line.path("ref").asString())
+                .toList();
+    }
+
     /** Works a procedure up to a line, which stays open. */
     void workTo(String procedure, String ref) {
         for (int round = 0; round < MOST_ROUNDS; round++) {

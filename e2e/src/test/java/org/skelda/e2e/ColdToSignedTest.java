@@ -137,14 +137,14 @@ class ColdToSignedTest {
     /** A list for what goes wrong, two presses away, and back to the place afterwards. */
     private static void somethingIsWrong(DeskOfDeparture captain, DeskOfDeparture officer) {
         captain.go("Taxi");
-        captain.press("a");
+        captain.press("q");
         captain.waitForDialog();
         captain.press("8");
-        captain.text("A wheel may burst to the side").waitFor();
-        officer.press("a");
+        captain.page().waitForCondition(() -> captain.title().equals("Hot brakes"));
+        officer.press("q");
         officer.waitForDialog();
         officer.press("8");
-        captain.press("Space");
+        captain.answerByKey();
         officer.page().waitForCondition(() -> officer.cardText().contains("Confirm"));
         officer.answerByKey();
         for (String line : new String[] {"Wheels", "Ground", "Park brake", "Wheels"}) {
@@ -171,6 +171,8 @@ class ColdToSignedTest {
                 .click();
         officer.text("things to redo").waitFor();
         others.work("overhead", "numbers", "ground-cabin", "before-start", "taxi", "before-take-off");
+        assertThat(others.open()).isEmpty();
+        captain.page().waitForCondition(() -> captain.cardText().contains("To signing"));
     }
 
     /** What nobody knows yet is asked for where it matters, and one key tells it. */

@@ -44,8 +44,8 @@ class InterruptionsTest {
         String before = captain.line();
         captain.page().reload();
         captain.card().waitFor();
-        assertThat(captain.line()).isEqualTo(before).isEqualTo("Landing gear lever");
-        captain.text("2 of 14").waitFor();
+        assertThat(captain.line()).isEqualTo(before).isEqualTo("Wipers");
+        captain.text("2 of 17").waitFor();
     }
 
     @Test
@@ -61,7 +61,7 @@ class InterruptionsTest {
         captain.page().close();
         again.navigate(address);
         again.getByTestId("line-card").waitFor();
-        assertThat(again.getByTestId("line-card").innerText()).contains("Landing gear lever");
+        assertThat(again.getByTestId("line-card").innerText()).contains("Wipers");
     }
 
     @Test
@@ -73,14 +73,14 @@ class InterruptionsTest {
         captain.press("Space");
         captain.text("not acknowledged yet").waitFor();
         server.start();
-        captain.waitForCard("Flap lever");
-        captain.text("3 of 14").waitFor();
+        captain.waitForCard("Landing gear lever");
+        captain.text("3 of 17").waitFor();
         captain.text("Live").waitFor();
         captain.page().reload();
-        captain.waitForCard("Flap lever");
+        captain.waitForCard("Landing gear lever");
         ApiClient api = ApiClient.signIn(server, "halden");
         assertThat(api.events(captain.departureId()).stream()
-                        .filter(event -> event.path("subject").asString().equals("line:safety-power/gear-lever")))
+                        .filter(event -> event.path("subject").asString().equals("line:safety-power/wipers")))
                 .hasSize(1);
     }
 
@@ -95,7 +95,7 @@ class InterruptionsTest {
         ApiClient officer = ApiClient.signIn(server, "stenvik");
         officer.command(captain.departureId(), 99, "TAKE_SEAT", "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"");
         link.mend();
-        captain.waitForCard("Flap lever");
+        captain.waitForCard("Landing gear lever");
         captain.text("Joar Stenvik, right").waitFor();
         assertThat(browsers.errors()).isEmpty();
     }

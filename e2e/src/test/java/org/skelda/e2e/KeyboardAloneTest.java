@@ -32,6 +32,7 @@ class KeyboardAloneTest {
             desk.card().waitFor();
 
             desk.answerToItsEnd();
+            desk.answerToItsEnd();
             desk.waitForCard("Radar beam");
             aCautionNeedsItsOwnKey(desk);
             aHeldKeyAnswersOneLine(desk);
@@ -115,12 +116,14 @@ class KeyboardAloneTest {
 
     private static void goAndFind(DeskOfDeparture desk) {
         desk.press("g");
-        desk.press("w");
+        desk.press("k");
         desk.waitForCard("Intakes and hot parts");
         desk.press("/");
         desk.page().keyboard().type("outflow automatic");
         desk.press("Enter");
-        desk.waitForCard("Voice recorder");
+        desk.waitForCard("Cabin outflow");
+        desk.press("b");
+        desk.waitForCard("Intakes and hot parts");
         desk.press("?");
         desk.text("record a deviation").waitFor();
         desk.press("Escape");

@@ -27,16 +27,17 @@ class ScreenshotTour {
             take(page, "flow-desk-day");
             theme(page, "Night");
             take(page, "flow-desk-night");
-            desk.go("Before start");
-            theme(page, "Dusk");
-            take(page, "closed-gate-dusk");
             theme(page, "Day");
+            desk.press("q");
+            desk.waitForDialog();
+            take(page, "abnormal");
+            desk.press("Escape");
             desk.press("?");
             desk.text("record a deviation").waitFor();
             take(page, "keys");
             held(browsers, server);
             measured(browsers, server);
-            walkAround(browsers, server);
+            schools(browsers, server);
             signed(browsers, server);
             phone(browsers, server);
             tapped(browsers, server);
@@ -52,32 +53,50 @@ class ScreenshotTour {
         take(desk.page(), "on-hold");
     }
 
+    /** Taking a seat; three altimeters that do not agree; a finding outside. */
     private static void measured(Browsers browsers, TestServer server) {
         DeskOfDeparture desk =
                 CrewMember.signIn(browsers, server, "Runa Halden").open("214");
         take(desk.page(), "seats");
         desk.takeSeat("Left", "flying");
-        desk.lookRound();
-        take(desk.page(), "caution");
-        while (!desk.line().equals("Battery volts, loaded")) {
+        DeskOfDeparture officer =
+                CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
+        officer.takeSeat("Right", "monitoring");
+        ApiCrew crew = new ApiCrew(desk.departureId())
+                .with("LEFT", ApiClient.signIn(server, "halden"))
+                .with("RIGHT", ApiClient.signIn(server, "stenvik"));
+        crew.work("first-look", "papers", "safety-power", "fire-tests");
+        crew.workTo("apu", "apu/bleed");
+        desk.go("Panels ahead");
+        while (!desk.line().equals("Altimeters")) {
             desk.answerByKey();
         }
-        String before = desk.cardText();
-        desk.type("22.9");
-        desk.press("Enter");
-        desk.waitUntilChanged(before);
-        take(desk.page(), "reading-outside");
+        for (String reading : new String[] {"118", "120", "181"}) {
+            desk.type(reading);
+            desk.press("Enter");
+        }
+        desk.text("stands out").waitFor();
+        theme(desk.page(), "Dusk");
+        take(desk.page(), "compared-dusk");
+        officer.go("Walk-around");
+        for (int i = 0; i < 5; i++) {
+            officer.answerByKey();
+        }
+        officer.press("f");
+        officer.page()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Leak").setExact(true))
+                .click();
+        take(officer.page(), "walk-around");
     }
 
-    private static void walkAround(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk =
-                CrewMember.signIn(browsers, server, "Joar Stenvik").open("214");
-        desk.takeSeat("Right", "monitoring");
-        desk.go("Walk-around");
-        for (int i = 0; i < 5; i++) {
-            desk.answerByKey();
-        }
-        take(desk.page(), "walk-around");
+    private static void schools(Browsers browsers, TestServer server) {
+        Page page = CrewMember.signIn(browsers, server, "Sunna Kvale").page();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Schools"))
+                .click();
+        page.getByText("Which engine first").first().waitFor();
+        take(page, "schools");
     }
 
     private static void signed(Browsers browsers, TestServer server) {

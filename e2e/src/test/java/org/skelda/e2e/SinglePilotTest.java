@@ -14,7 +14,7 @@ class SinglePilotTest extends SharedServer {
         DeskOfDeparture pilot =
                 CrewMember.signIn(browsers, server, "Tora Solberg").open("72");
         pilot.takeSeat("Left", "flying");
-        pilot.press("a");
+        pilot.press("q");
         pilot.waitForDialog();
         pilot.press("3");
         pilot.text("Engine fire on the ground").waitFor();
