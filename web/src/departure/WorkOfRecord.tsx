@@ -29,17 +29,17 @@ export function WorkOfRecord({ lines }: { lines: WorkLine[] }) {
         }}
       </Part>
       <Part title="Findings outside" none="None." lines={findings}>
-        {(line) => line.view.work?.findings?.map(findingInWords).join('; ')}
+        {(line) => `${line.view.work?.findings?.map(findingInWords).join('; ')}.`}
       </Part>
       <Part title="Agreed before it was moved" none="Nothing that cannot be undone was moved." lines={agreed}>
         {(line) =>
           line.view.work?.agreed?.named
-            ? `named aloud: ${line.view.work.agreed.named}`
-            : `with ${line.view.work?.agreed?.with?.name ?? 'the other pilot'}`
+            ? `named aloud: ${line.view.work.agreed.named}.`
+            : `with ${line.view.work?.agreed?.with?.name ?? 'the other pilot'}.`
         }
       </Part>
       <Part title="Told and compared" none="Nothing." lines={told}>
-        {(line) => kinds[line.text.kind].word?.(line)}
+        {(line) => `${kinds[line.text.kind].word?.(line)}.`}
       </Part>
       <h2>Schools of the operator</h2>
       {page.options.length === 0 && <p>None.</p>}

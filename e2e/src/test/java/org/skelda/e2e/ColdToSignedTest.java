@@ -170,7 +170,9 @@ class ColdToSignedTest {
                         new Page.GetByRoleOptions().setName("Runway").setExact(true))
                 .click();
         officer.text("things to redo").waitFor();
-        others.work("overhead", "numbers", "ground-cabin", "before-start", "taxi", "before-take-off");
+        // The icing that was told otherwise opened what the weather undoes, outside and at the altimeters.
+        others.work("walk-around", "panels", "overhead", "numbers");
+        others.work("ground-cabin", "before-start", "taxi", "before-take-off");
         assertThat(others.open()).isEmpty();
         captain.page().waitForCondition(() -> captain.cardText().contains("To signing"));
     }

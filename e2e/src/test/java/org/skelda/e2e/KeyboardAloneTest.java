@@ -90,7 +90,7 @@ class KeyboardAloneTest {
         TestServer.pause(300);
         assertThat(desk.line())
                 .as("held down and pressed twice, Space answers one line")
-                .isEqualTo("Landing gear lever");
+                .isEqualTo("Wipers");
     }
 
     private static void upToTheVolts(DeskOfDeparture desk) {
