@@ -127,7 +127,7 @@ public record Measure(
     }
 
     /** The limits that apply, at least one; what is not decided yet does not. */
-    List<MeasureSpec> applying(Known known) {
+    public List<MeasureSpec> applying(Known known) {
         List<MeasureSpec> applying = new ArrayList<>();
         for (Bound bound : bounds) {
             if (bound.when() == null || bound.when().need(known) instanceof Need.Needed) {

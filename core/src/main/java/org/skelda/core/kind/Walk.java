@@ -69,7 +69,8 @@ public record Walk(String label, String looks) implements LineKind {
             @Nullable Verdict verdict,
             @Nullable String reason,
             @Nullable Mark settled) {
-        boolean open() {
+        /** Whether somebody must still decide about it. */
+        public boolean open() {
             return verdict == null || verdict == Verdict.MAINTENANCE;
         }
     }

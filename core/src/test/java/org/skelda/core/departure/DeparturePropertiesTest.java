@@ -18,7 +18,6 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.kind.Doing;
-import org.skelda.core.kind.Doings;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Memory;
 import org.skelda.core.kind.Walk;

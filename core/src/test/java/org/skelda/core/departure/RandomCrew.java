@@ -10,7 +10,6 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.kind.Doing;
-import org.skelda.core.kind.Doings;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.need.Value;

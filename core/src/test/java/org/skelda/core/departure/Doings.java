@@ -1,4 +1,4 @@
-package org.skelda.core.kind;
+package org.skelda.core.departure;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -7,6 +7,20 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import org.skelda.core.crew.Person;
+import org.skelda.core.kind.Challenge;
+import org.skelda.core.kind.Choice;
+import org.skelda.core.kind.Communication;
+import org.skelda.core.kind.Compare;
+import org.skelda.core.kind.ControlCheck;
+import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Hand;
+import org.skelda.core.kind.History;
+import org.skelda.core.kind.LineKind;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Taking;
+import org.skelda.core.kind.Tick;
+import org.skelda.core.kind.Walk;
+import org.skelda.core.kind.WorkView;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Value;
