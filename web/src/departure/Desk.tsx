@@ -47,6 +47,11 @@ export function Desk() {
     setVisit(visit + 1);
     void navigate(`/departures/${page.id}/${id}`);
   };
+  /** Goes elsewhere while this procedure waits, and remembers where it waits. */
+  const meanwhile = (id: string) => {
+    go(id);
+    setPlace(work?.text.id ?? null);
+  };
   useDeskKeys({ works, sheet, open: setSheet, go, place, today: () => void navigate('/') });
 
   const takenFrom = state.view.seats.find((seat) => seat.seat === mine?.seat)?.takenFrom;
@@ -80,6 +85,7 @@ export function Desk() {
               key={`${work.text.id} ${visit}`}
               work={work}
               go={go}
+              meanwhile={meanwhile}
               place={place}
               found={found}
               idle={sheet !== null}

@@ -62,6 +62,8 @@ function sentence(wait: Wait): string {
       return `${wait.name}: its clock has not been started`;
     case 'PROCEDURE':
       return `${wait.name} is not complete`;
+    case 'STRANDS':
+      return `Both strands come together here. Not complete: ${wait.name}`;
     case 'READING':
       return `${wait.name} is not within limits`;
     case 'IDLE':

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { useServerNow } from '../live/useServerNow';
 import { countdown } from '../ui/time';
 import { kinds } from '../kind/kinds';
@@ -7,13 +8,13 @@ import styles from './LineRow.module.css';
 
 /**
  * A line behind or ahead of the one displayed: its mark, what it is about, and what it expects or what became of it. A
- * tap displays it (`look`); the arrow keys do the same.
+ * tap displays it (`look`); the arrow keys do the same. It is drawn anew only when it changes.
  */
-export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
+export const LineRow = memo(function LineRow({ line, look }: { line: WorkLine; look: (ref: string) => void }) {
   const { text, view } = line;
   return (
     <>
-      <button type="button" tabIndex={-1} className={styles.row} data-state={view.state} onClick={look}>
+      <button type="button" tabIndex={-1} className={styles.row} data-state={view.state} onClick={() => look(text.ref)}>
         <Mark line={line} />
         <span>{text.label}</span>
         <span className={styles.right}>
@@ -34,7 +35,7 @@ export function LineRow({ line, look }: { line: WorkLine; look: () => void }) {
       )}
     </>
   );
-}
+});
 
 function Opens({ at }: { at: string }) {
   return (

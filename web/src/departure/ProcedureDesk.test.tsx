@@ -4,10 +4,11 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { DepartureView, DeskPage } from '../api/client';
 import type { DepartureLive } from '../live/DepartureLive';
-import { begin, type EngineLive, type LiveState } from '../live/liveState';
+import { begin, reduce, type EngineLive, type LiveState } from '../live/liveState';
 import { DepartureProvider } from '../live/departureContext';
 import { useKeyDispatcher } from '../keys/useKeys';
 import { ProcedureDesk } from './ProcedureDesk';
+import { Thread } from './Thread';
 import { useDeparture, useEngines } from '../live/departureContext';
 
 /** Tells each drawing of the desk's card, which is the real one. */
@@ -86,6 +87,8 @@ function view(done: number): DepartureView {
         next: KINDS[done] ? `power/${KINDS[done][0]}` : undefined,
         lines: KINDS.map(([id], index) => ({ ref: `power/${id}`, state: index < done ? 'DONE' : 'OPEN' })),
       },
+      { id: 'tests', state: 'OPEN', done: 0, total: 12, lines: [] },
+      { id: 'apu', state: 'OPEN', done: 0, total: 9, lines: [] },
     ],
   } as unknown as DepartureView;
 }
@@ -107,7 +110,7 @@ class FakeLive {
     return this.late;
   };
   show(done: number) {
-    this.change({ view: view(done) });
+    this.change(reduce(this.state, { type: 'viewed', view: view(done) }));
   }
   /** A reading of an engine comes, and nothing else changes. */
   read(engine: number) {
@@ -122,7 +125,9 @@ class FakeLive {
 function Shown() {
   const { works } = useDeparture();
   const work = works[0];
-  return work ? <ProcedureDesk work={work} go={() => undefined} idle={false} ready={false} /> : null;
+  return work ? (
+    <ProcedureDesk work={work} go={() => undefined} meanwhile={() => undefined} idle={false} ready={false} />
+  ) : null;
 }
 
 /** The page's one listener for keys, as the application has it. */
@@ -257,6 +262,46 @@ describe('a reading', () => {
     live.show(1);
     expect(drawn.whatAsksForTheDeparture).toBe(1);
     expect(cards).toHaveBeenCalled();
+    cleanup();
+  });
+});
+
+describe('an answer', () => {
+  it('redraws the lines and the procedure that it changes, and no other', () => {
+    const live = new FakeLive();
+    const told = page();
+    // Whatever draws a line or a procedure reads its name.
+    const drawn: string[] = [];
+    const count = (one: object, key: string, name: string) =>
+      Object.defineProperty(one, key, {
+        get: () => {
+          drawn.push(name);
+          return name;
+        },
+      });
+    const power = told.procedures[0]!;
+    told.procedures.push({ ...power, id: 'tests', title: 'Tests', lines: [] }, { ...power, id: 'apu', lines: [] });
+    told.procedures.forEach((procedure) => count(procedure, 'title', procedure.id));
+    power.lines.forEach((line) => count(line, 'label', line.ref));
+    render(
+      <MantineProvider>
+        <MemoryRouter>
+          <DepartureProvider live={live as unknown as DepartureLive} page={told} person={PERSON}>
+            <Shown />
+            <Thread selected="power" go={() => undefined} />
+          </DepartureProvider>
+        </MemoryRouter>
+      </MantineProvider>,
+    );
+    live.show(1);
+    drawn.length = 0;
+    // The second of four is done: its row, the card of the third and the card's procedure change.
+    live.show(2);
+    expect(new Set(drawn)).toEqual(new Set(['power', 'power/battery', 'power/volts']));
+    drawn.length = 0;
+    // The same again, as a stream that was cut tells it.
+    live.show(2);
+    expect(drawn).toEqual([]);
     cleanup();
   });
 });

@@ -1,7 +1,9 @@
 import { Button } from '@mantine/core';
 import type { Seat } from '../api/client';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useServerNow } from '../live/useServerNow';
+import { countdown } from '../ui/time';
 import { Key } from '../ui/Key';
 import { Announcer } from '../ui/Announcer';
 import { DeviationDialog } from './DeviationDialog';
@@ -35,6 +37,7 @@ const StartDesk = lazy(() => startDesk().then((desk) => ({ default: desk.StartDe
 export function ProcedureDesk({
   work,
   go,
+  meanwhile,
   place: left = null,
   found = null,
   idle,
@@ -42,6 +45,8 @@ export function ProcedureDesk({
 }: {
   work: Work;
   go: (procedure: string) => void;
+  /** Goes elsewhere while this procedure waits. */
+  meanwhile: (procedure: string) => void;
   /** Where the crew was before. */
   place?: string | null;
   /** The line that was looked up. */
@@ -75,11 +80,9 @@ export function ProcedureDesk({
   }, [line]);
   // When it does not come now, it is asked for again where it is needed.
   useEffect(() => void startDesk().catch(() => undefined), []);
-  const broughtBack = works.find(
-    (other) => other.text.id === left && work.text.occasion === 'ABNORMAL' && other !== work,
-  );
+  const before = works.find((other) => other.text.id === left && other !== work && other.view.state !== 'DONE');
   const elsewhere =
-    broughtBack ??
+    (before && (work.text.occasion === 'ABNORMAL' || before.view.next) ? before : undefined) ??
     procedureToGoOnWith(
       works.filter((other) => other !== work),
       mine?.seat ?? null,
@@ -95,11 +98,16 @@ export function ProcedureDesk({
     follow();
     typed();
   });
-  const lookAt = (index: number) => {
-    setDraft(null);
-    setCursor(Math.max(0, Math.min(work.lines.length - 1, index)));
-    heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
-  };
+  const { lines } = work.text;
+  const lookAt = useCallback(
+    (index: number) => {
+      setDraft(null);
+      setCursor(Math.max(0, Math.min(lines.length - 1, index)));
+      heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
+    },
+    [lines],
+  );
+  const look = useCallback((tapped: string) => lookAt(lines.findIndex((one) => one.ref === tapped)), [lines, lookAt]);
   const back = () => {
     setCursor(null);
     setDraft(null);
@@ -107,7 +115,7 @@ export function ProcedureDesk({
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
   // A wait of seconds keeps the crew here, its clock large on the card.
   const short = useShortWait(line);
-  const leave = short ? null : goOn;
+  const leave = short || !goOn ? null : elsewhere && !ready ? () => meanwhile(elsewhere.text.id) : goOn;
   const room = useRoomAhead(line?.text.ref);
   const fact = useFactOfLine(line);
   const undoable =
@@ -177,17 +185,13 @@ export function ProcedureDesk({
           {work.view.done} of {work.view.total}. {work.text.how}
         </span>
         {mine && work.text.seat && <Taken work={work} seat={mine.seat} />}
-        {broughtBack && (
-          <Button className={styles.place} onClick={() => go(broughtBack.text.id)} rightSection={<Key name="B" />}>
-            Back to {broughtBack.text.title}
-          </Button>
-        )}
+        {before && <WayBack to={before} go={go} />}
       </header>
       <Notices />
       <div className={styles.columns} data-map={map !== undefined || undefined} data-wide={starting || undefined}>
         <div>
           {work.lines.slice(Math.max(0, place - (starting ? 0 : BEHIND)), place).map((row) => (
-            <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />
+            <LineRow key={row.text.ref} line={row} look={look} />
           ))}
           {resting || !line ? (
             <RestCard work={work} next={ready ? 'signing' : (elsewhere?.text.title ?? null)} goOn={goOn} />
@@ -206,12 +210,12 @@ export function ProcedureDesk({
               fact={fact}
               open={setDialog}
               short={short}
-              meanwhile={leave && elsewhere ? { title: elsewhere.text.title, go: leave } : null}
+              meanwhile={leave && elsewhere && !ready ? { title: elsewhere.text.title, go: leave } : null}
             />
           )}
           <div ref={room.ref} aria-hidden="true" />
           {work.lines.slice(place + 1, place + 1 + (starting ? 0 : room.rows)).map((row) => (
-            <LineRow key={row.text.ref} line={row} look={() => lookAt(work.lines.indexOf(row))} />
+            <LineRow key={row.text.ref} line={row} look={look} />
           ))}
           {cursor !== null && (
             <Button className={styles.back} onClick={back} rightSection={<Key name="Esc" />}>
@@ -232,6 +236,27 @@ export function ProcedureDesk({
       <Announcer text={line ? `${line.text.label}, ${line.text.expects}` : ''} />
     </section>
   );
+}
+
+/** Back to where the crew was, with one key: loud once what it waited for is there. */
+function WayBack({ to, go }: { to: Work; go: (procedure: string) => void }) {
+  const { view, text } = to;
+  return (
+    <Button
+      className={styles.place}
+      variant={view.next ? 'filled' : 'default'}
+      onClick={() => go(text.id)}
+      rightSection={<Key name="B" />}
+    >
+      Back to {text.title}
+      {!view.next && view.opensAt && <Opens at={view.opensAt} />}
+    </Button>
+  );
+}
+
+function Opens({ at }: { at: string }) {
+  const wait = Date.parse(at) - useServerNow();
+  return wait > 0 ? `, opens in ${countdown(wait)}` : null;
 }
 
 /** The other seat's lines are taken over while its owner is away, and given back; the record names it. */

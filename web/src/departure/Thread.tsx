@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useCallback, useRef, useState } from 'react';
 import { useServerNow } from '../live/useServerNow';
 import { countdown } from '../ui/time';
 import { useDeparture, type Work } from '../live/departureContext';
@@ -21,7 +21,10 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
   const works = all.filter(
     (work) => work.text.occasion !== 'ABNORMAL' || work.view.state !== 'NOT_NEEDED' || work.text.id === selected,
   );
-  const now = useServerNow();
+  // The same function as long as the thread stands: what does not change is not drawn anew.
+  const newest = useRef(go);
+  newest.current = go;
+  const goTo = useCallback((procedure: string) => newest.current(procedure), []);
   const [unfolded, setUnfolded] = useState(false);
   const done = works.findIndex(
     (work) => (work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED') || work.text.id === selected,
@@ -41,39 +44,61 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
           </button>
         </li>
       )}
-      {shown.map((work, index) => {
-        const knot = knotOf(work, selected, other?.working ?? null);
-        const beside = work.text.strand === 2 || shown[index + 1]?.text.strand === 2;
-        return (
-          <li key={work.text.id}>
-            <button
-              type="button"
-              className={styles.row}
-              data-knot={knot}
-              aria-current={work.text.id === selected ? 'step' : undefined}
-              onClick={() => go(work.text.id)}
-            >
-              <Mark
-                knot={knot}
-                strand={work.text.strand}
-                first={index === 0 && folded.length === 0}
-                last={index === shown.length - 1}
-                beside={beside}
-              />
-              <span className={styles.text}>
-                <span className={styles.title}>{work.text.title}</span>
-                <small>
-                  <span className="unseen">{WORDS[knot]}, </span>
-                  {detail(work, now)}
-                </small>
-              </span>
-            </button>
-          </li>
-        );
-      })}
+      {shown.map((work, index) => (
+        <ThreadKnot
+          key={work.text.id}
+          work={work}
+          knot={knotOf(work, selected, other?.working ?? null)}
+          selected={work.text.id === selected}
+          first={index === 0 && folded.length === 0}
+          last={index === shown.length - 1}
+          beside={work.text.strand === 2 || shown[index + 1]?.text.strand === 2}
+          go={goTo}
+        />
+      ))}
     </ol>
   );
 }
+
+/** A procedure on the thread. It is drawn anew only when it changes. */
+const ThreadKnot = memo(function ThreadKnot({
+  work,
+  knot,
+  selected,
+  first,
+  last,
+  beside,
+  go,
+}: {
+  work: Work;
+  knot: Knot;
+  selected: boolean;
+  first: boolean;
+  last: boolean;
+  beside: boolean;
+  go: (procedure: string) => void;
+}) {
+  return (
+    <li>
+      <button
+        type="button"
+        className={styles.row}
+        data-knot={knot}
+        aria-current={selected ? 'step' : undefined}
+        onClick={() => go(work.text.id)}
+      >
+        <Mark knot={knot} strand={work.text.strand} first={first} last={last} beside={beside} />
+        <span className={styles.text}>
+          <span className={styles.title}>{work.text.title}</span>
+          <small>
+            <span className="unseen">{WORDS[knot]}, </span>
+            <Detail work={work} />
+          </small>
+        </span>
+      </button>
+    </li>
+  );
+});
 
 function knotOf(work: Work, selected: string | null, working: string | null): Knot {
   if (work.view.state === 'DONE') return 'done';
@@ -83,7 +108,7 @@ function knotOf(work: Work, selected: string | null, working: string | null): Kn
   return work.view.opensAt || work.view.done > 0 ? 'waiting' : 'open';
 }
 
-function detail(work: Work, now: number): string {
+function Detail({ work }: { work: Work }) {
   const { view } = work;
   if (view.state === 'NOT_NEEDED')
     return { ABNORMAL: 'only when it is needed', ARRIVAL: 'after the flight', ALWAYS: 'not needed today' }[
@@ -91,8 +116,12 @@ function detail(work: Work, now: number): string {
     ];
   if (view.held) return `on hold: ${view.held.reason}`;
   if (view.state === 'DONE') return `${view.total} done`;
-  const wait = view.opensAt ? Date.parse(view.opensAt) - now : 0;
   const count = view.done > 0 ? `${view.done} of ${view.total}` : `${view.total} lines`;
+  return view.opensAt ? <Opening at={view.opensAt} count={count} /> : count;
+}
+
+function Opening({ at, count }: { at: string; count: string }) {
+  const wait = Date.parse(at) - useServerNow();
   return wait > 0 ? `${count}, opens in ${countdown(wait)}` : count;
 }
 

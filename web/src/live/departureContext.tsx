@@ -43,6 +43,7 @@ export function DepartureProvider({
   children: ReactNode;
 }) {
   const state = useDeskState(live);
+  const joined = useJoined(page, state.view.procedures);
   const value = useMemo(() => {
     const seats = state.view.seats;
     const own = seats.find((seat) => seat.person.id === person.id);
@@ -51,11 +52,11 @@ export function DepartureProvider({
       page,
       person,
       state,
-      works: joined(page, state.view.procedures),
+      works: joined,
       mine: own ? { seat: own.seat, role: own.role } : null,
       other: seats.find((seat) => seat.person.id !== person.id) ?? null,
     };
-  }, [live, page, person, state]);
+  }, [live, page, person, state, joined]);
   return <DepartureContext value={value}>{children}</DepartureContext>;
 }
 
@@ -82,14 +83,31 @@ function useDeskState(live: DepartureLive): DeskState {
   });
 }
 
-function joined(page: DeskPage, views: ProcedureView[]): Work[] {
-  return page.procedures.flatMap((text) => {
-    const view = views.find((candidate) => candidate.id === text.id);
-    if (!view) return [];
-    const lines = text.lines.flatMap((line) => {
-      const lineView = view.lines.find((candidate) => candidate.ref === line.ref);
-      return lineView ? [{ text: line, view: lineView }] : [];
-    });
-    return [{ text, view, lines }];
-  });
+/** The words of the procedures with how they stand; what stands as before stays the same object. */
+function useJoined(page: DeskPage, views: ProcedureView[]): Work[] {
+  const known = useRef<{ page: DeskPage; works: Map<ProcedureView, Work>; lines: Map<LineView, WorkLine> } | null>(
+    null,
+  );
+  return useMemo(() => {
+    const before = known.current?.page === page ? known.current : null;
+    const works = new Map<ProcedureView, Work>();
+    const lines = new Map<LineView, WorkLine>();
+    const byId = new Map(views.map((view) => [view.id, view]));
+    for (const text of page.procedures) {
+      const view = byId.get(text.id);
+      if (!view) continue;
+      const byRef = new Map(view.lines.map((line) => [line.ref, line]));
+      const of: WorkLine[] = [];
+      for (const line of text.lines) {
+        const lineView = byRef.get(line.ref);
+        if (!lineView) continue;
+        const one = before?.lines.get(lineView) ?? { text: line, view: lineView };
+        lines.set(lineView, one);
+        of.push(one);
+      }
+      works.set(view, before?.works.get(view) ?? { text, view, lines: of });
+    }
+    known.current = { page, works, lines };
+    return [...works.values()];
+  }, [page, views]);
 }

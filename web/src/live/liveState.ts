@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import type {
   CommandRequest,
   DepartureView,
@@ -63,10 +64,13 @@ export function begin(view: DepartureView): LiveState {
   };
 }
 
-/** A view never gives way to an older one; of two with the same events, the later time wins. */
+/**
+ * A view never gives way to an older one; of two with the same events, the later time wins. What stands as before stays
+ * the same object, so that nothing of it is drawn anew.
+ */
 function newer(known: DepartureView, given: DepartureView): DepartureView {
-  if (given.seq !== known.seq) return given.seq > known.seq ? given : known;
-  return Date.parse(given.at) >= Date.parse(known.at) ? given : known;
+  const isNewer = given.seq === known.seq ? Date.parse(given.at) >= Date.parse(known.at) : given.seq > known.seq;
+  return isNewer ? replaceEqualDeep(known, given) : known;
 }
 
 function withEvent(events: LogEvent[], event: LogEvent): LogEvent[] {

@@ -36,7 +36,7 @@ export function SchoolsPage() {
             {type.options.length === 0 && <p className={table.empty}>Its procedures leave nothing to choose.</p>}
             <ul className={styles.options}>
               {type.options.map((option) => (
-                <Option key={option.id} type={type} option={option} office={session.data?.administrator === true} />
+                <Option key={option.id} type={type} option={option} office={session.data?.standards === true} />
               ))}
             </ul>
             <History type={type} />

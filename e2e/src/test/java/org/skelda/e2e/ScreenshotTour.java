@@ -92,7 +92,7 @@ class ScreenshotTour {
     }
 
     private static void schools(Browsers browsers, TestServer server) {
-        Page page = CrewMember.signIn(browsers, server, "Sunna Kvale").page();
+        Page page = CrewMember.signIn(browsers, server, "Frida Naust").page();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Schools"))
                 .click();
         page.getByText("Which engine first").first().waitFor();

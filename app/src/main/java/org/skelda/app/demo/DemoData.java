@@ -130,7 +130,10 @@ class DemoData implements ApplicationRunner {
                 member.duty(),
                 String.valueOf(passwords.encode(DemoPassword.TEXT)),
                 true);
-        return member.administrator() ? account.asAdministrator() : account;
+        if (member.administrator()) {
+            account.asAdministrator();
+        }
+        return member.standards() ? account.asStandards() : account;
     }
 
     private void add(DemoScript script, DemoScript.Leg leg, Map<String, Person> crew, Instant now) {

@@ -45,8 +45,8 @@ record DemoScript(
 
     record Operator(String id, String name) {}
 
-    /** @param administrator whether the person issues feed tokens */
-    record CrewMember(String account, String name, String duty, boolean administrator) {}
+    /** @param administrator whether the person issues feed tokens; @param standards whether the person sets schools */
+    record CrewMember(String account, String name, String duty, boolean administrator, boolean standards) {}
 
     record Field(String code, String name, double latitude_deg, double longitude_deg, double elevation_ft) {}
 

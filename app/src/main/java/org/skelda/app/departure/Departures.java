@@ -216,10 +216,16 @@ public class Departures {
      * @return whether they were taken: a departure that is closed takes none
      */
     public boolean record(UUID departureId, List<Event> facts, Person by, Instant at) {
+        return record(departureId, _ -> facts, by, at);
+    }
+
+    /** The same. @param told what is told, by the state as it is then */
+    public boolean record(UUID departureId, Function<Departure, List<Event>> told, Person by, Instant at) {
         return with(departureId, departure -> {
             if (departure.state().lifecycle().closed()) {
                 return false;
             }
+            List<Event> facts = told.apply(departure.state());
             LiveDeparture.Prepared prepared =
                     departure.prepare(facts, by, UuidCreator.getTimeOrderedEpoch(), null, at, null);
             CompletableFuture<String> view = writing(departure, prepared.state(), at);

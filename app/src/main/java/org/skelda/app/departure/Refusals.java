@@ -252,8 +252,10 @@ final class Refusals {
             case GateState.Wait.ForClock(String clock, Instant opensAt) ->
                 clock(clock) + " runs until " + UTC.format(opensAt);
             case GateState.Wait.ForClockStart(String clock) -> clock(clock) + " has not been started";
-            case GateState.Wait.ForProcedure(String id) ->
-                departure.plan().procedure(id).map(Procedure::title).orElse(id) + " is not complete";
+            case GateState.Wait.ForProcedure(String id) -> title(id) + " is not complete";
+            case GateState.Wait.ForStrands(List<String> ids) ->
+                "both strands come together here, and not complete are "
+                        + ids.stream().map(this::title).collect(Collectors.joining(", "));
             case GateState.Wait.ForReading(LineRef ref) -> label(ref) + " is not within limits";
             case GateState.Wait.ForLine(LineRef ref) -> label(ref) + " is not done";
             case GateState.Wait.ForFact(String name) -> fact(name) + " is not known";
@@ -261,6 +263,10 @@ final class Refusals {
             case GateState.Wait.ForStandstill() -> "the aircraft stands still";
             case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
+    }
+
+    private String title(String id) {
+        return departure.plan().procedure(id).map(Procedure::title).orElse(id);
     }
 
     private String clock(String id) {

@@ -1,9 +1,9 @@
 package org.skelda.app.fact;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.crew.Person;
@@ -34,20 +34,37 @@ public class DayNews {
     }
 
     /**
-     * Tells facts, one after the other; what they change is told with each.
+     * Tells facts, one after the other; what they change is told with each. What is known so already is not told again.
      *
-     * @throws IllegalArgumentException when one is no value of its fact, or the source is the crew
+     * @throws IllegalArgumentException when one is no value of its fact, or the source is the crew; none is told then
      */
     public void tell(UUID departureId, FactEvent.Source source, Map<DayFact, Value> facts, Instant at) {
         Person teller = TELLERS.get(source);
         if (teller == null) {
             throw new IllegalArgumentException("the crew tells by its commands");
         }
+        facts.forEach(FactDeciding::check);
         facts.forEach((fact, value) -> {
-            Departure before = departures.state(departureId);
-            List<Event> events =
-                    new ArrayList<>(List.of(Event.of(FactDeciding.told(before.progress(), fact, value, source))));
-            departures.record(departureId, LateChange.with(before, events), teller, at);
+            if (!departures.state(departureId).progress().value(fact.id()).equals(Optional.of(value))) {
+                departures.record(departureId, before -> told(before, fact, value, source), teller, at);
+            }
         });
+    }
+
+    private static List<Event> told(Departure before, DayFact fact, Value value, FactEvent.Source source) {
+        return LateChange.with(before, List.of(Event.of(FactDeciding.told(before.progress(), fact, value, source))));
+    }
+
+    /**
+     * Tells facts of the departure of a tail that is being worked.
+     *
+     * @return whether there is one
+     * @throws IllegalArgumentException as {@link #tell}
+     */
+    public boolean tellOfTail(
+            String operatorId, String tail, FactEvent.Source source, Map<DayFact, Value> facts, Instant at) {
+        Optional<Departure> worked = departures.worked(operatorId, tail, at);
+        worked.ifPresent(departure -> tell(departure.opening().departureId(), source, facts, at));
+        return worked.isPresent();
     }
 }

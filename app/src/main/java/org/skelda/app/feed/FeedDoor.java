@@ -28,16 +28,17 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The door at which aircraft knock ten times a second, with a token of their own. The token is looked at before
- * anything of the body is read. There is no session, and no cookie that another page could borrow.
+ * The door at which aircraft knock ten times a second, and others with news of the day, with a token of their own. The
+ * token is looked at before anything of the body is read. There is no session, and no cookie that another page could
+ * borrow.
  */
 @Configuration
 class FeedDoor {
     /** The feed whose token came with a request. */
     static final String FEED = "skelda.feed";
 
-    private static final PathPatternRequestMatcher DOOR =
-            PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/feeds/{feedId}/samples");
+    private static final PathPatternRequestMatcher DOOR = PathPatternRequestMatcher.withDefaults()
+            .matcher(HttpMethod.POST, "/api/feeds/{feedId}/{what:samples|news}");
     private static final String BEARER = "Bearer ";
     /** A revoked token is refused at the latest this long after. */
     private static final Duration KNOWN_FOR = Duration.ofSeconds(1);

@@ -7,8 +7,11 @@ import org.skelda.core.crew.Person;
 /** Someone who may sign in. */
 @Entity
 public class Account {
-    /** Role of the operator's office: issues and revokes feeds, amends any record of the operator. */
+    /** Role of the operator's administration: issues and revokes feeds, amends any record of the operator. */
     public static final String ADMINISTRATOR = "ADMINISTRATOR";
+
+    /** Role of the standards office: sets the schools of the operator's procedures. */
+    public static final String STANDARDS = "STANDARDS";
 
     @Id
     private String id;
@@ -20,6 +23,7 @@ public class Account {
     private String passwordHash;
     private boolean demo;
     private boolean administrator;
+    private boolean standards;
 
     protected Account() {}
 
@@ -68,6 +72,17 @@ public class Account {
     /** The same account with an administrator's rights. */
     public Account asAdministrator() {
         administrator = true;
+        return this;
+    }
+
+    /** Whether the person is of the operator's standards office. */
+    public boolean standards() {
+        return standards;
+    }
+
+    /** The same account with the rights of the standards office. */
+    public Account asStandards() {
+        standards = true;
         return this;
     }
 

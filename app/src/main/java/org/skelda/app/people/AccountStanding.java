@@ -71,6 +71,9 @@ class AccountStanding extends OncePerRequestFilter {
         if (account.administrator()) {
             roles.add(new SimpleGrantedAuthority("ROLE_" + Account.ADMINISTRATOR));
         }
+        if (account.standards()) {
+            roles.add(new SimpleGrantedAuthority("ROLE_" + Account.STANDARDS));
+        }
         return roles;
     }
 

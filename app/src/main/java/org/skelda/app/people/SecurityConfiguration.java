@@ -63,7 +63,7 @@ class SecurityConfiguration {
                         .requestMatchers("/api/feeds", "/api/feeds/**")
                         .hasRole(Account.ADMINISTRATOR)
                         .requestMatchers(HttpMethod.POST, "/api/schools")
-                        .hasRole(Account.ADMINISTRATOR)
+                        .hasRole(Account.STANDARDS)
                         .requestMatchers("/api/**")
                         .authenticated()
                         .requestMatchers("/actuator/health")
@@ -90,7 +90,7 @@ class SecurityConfiguration {
                         .accessDeniedHandler((_, response, e) -> write(
                                 json,
                                 response,
-                                e instanceof CsrfException ? Problems.forbidden() : Problems.notAdministrator())))
+                                e instanceof CsrfException ? Problems.forbidden() : Problems.notAllowed())))
                 .build();
     }
 

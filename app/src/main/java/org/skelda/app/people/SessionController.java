@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.problem.ProblemException;
@@ -64,11 +65,13 @@ class SessionController {
     /**
      * @param person who is signed in; null when nobody is
      * @param administrator whether that person issues feeds
+     * @param standards whether that person sets schools
      * @param demo what the demo offers; null outside of it
      */
     record SessionInfo(
             @Nullable CrewMember person,
             boolean administrator,
+            boolean standards,
             @Nullable DemoCrew demo) {}
 
     record SignInRequest(
@@ -87,12 +90,11 @@ class SessionController {
     }
 
     private SessionInfo info(@Nullable SignedIn person, HttpServletRequest request) {
+        Optional<Account> account = person == null ? Optional.empty() : accounts.findById(person.id());
         return new SessionInfo(
                 person == null ? null : new CrewMember(person.id(), person.fullName(), person.duty()),
-                person != null
-                        && accounts.findById(person.id())
-                                .filter(Account::administrator)
-                                .isPresent(),
+                account.filter(Account::administrator).isPresent(),
+                account.filter(Account::standards).isPresent(),
                 demoCrew(request));
     }
 

@@ -72,7 +72,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> denied(AccessDeniedException e) {
-        return answer(Problems.notAdministrator());
+        return answer(Problems.notAllowed());
     }
 
     @ExceptionHandler

@@ -186,6 +186,15 @@ public final class Problems {
                 "Correct that line and send the whole batch again.");
     }
 
+    public static Problem nobodyWorks(String tail) {
+        return of(
+                "conflict",
+                CONFLICT,
+                "Nobody there",
+                "No departure of " + tail + " is being worked; nothing was kept.",
+                "Send it again once its crew is at work.");
+    }
+
     public static Problem traceInvalid(String detail) {
         return of(
                 "trace-invalid",
@@ -213,12 +222,12 @@ public final class Problems {
                 "Choose one under Traces.");
     }
 
-    public static Problem notAdministrator() {
+    public static Problem notAllowed() {
         return of(
                 "forbidden",
                 FORBIDDEN,
                 "Not allowed",
-                "Only an administrator may do this.",
+                "This is for the operator's office: feeds for its administrators, schools for its standards office.",
                 "Ask one of your operator.");
     }
 

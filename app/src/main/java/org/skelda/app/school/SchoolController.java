@@ -53,7 +53,14 @@ class SchoolController {
 
     /** @param document the school of the document; @param byTail what counts for each tail */
     record OptionSchools(
-            String id, String label, List<Option.School> schools, String document, Map<String, String> byTail) {}
+            String id, String label, List<SchoolText> schools, String document, Map<String, String> byTail) {}
+
+    /** One way to do it, with its reasons. */
+    record SchoolText(String id, String label, String because) {
+        static SchoolText of(Option.School school) {
+            return new SchoolText(school.id(), school.label(), school.because());
+        }
+    }
 
     /** @param tail for one tail alone; null for every tail of the type; @param why a reason, not blank */
     record SchoolRequest(
@@ -80,7 +87,12 @@ class SchoolController {
                 .map(option -> {
                     Map<String, String> byTail = new LinkedHashMap<>();
                     counts.forEach((tail, set) -> byTail.put(tail, set.getOrDefault(option.id(), option.set())));
-                    return new OptionSchools(option.id(), option.label(), option.schools(), option.set(), byTail);
+                    return new OptionSchools(
+                            option.id(),
+                            option.label(),
+                            option.schools().stream().map(SchoolText::of).toList(),
+                            option.set(),
+                            byTail);
                 })
                 .toList();
         return new TypeSchools(typeId, plan.type().name(), tails, options, schools.history(operatorId, typeId));
@@ -88,7 +100,7 @@ class SchoolController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @RolesAllowed(Account.ADMINISTRATOR)
+    @RolesAllowed(Account.STANDARDS)
     void set(@Valid @RequestBody SchoolRequest request, @AuthenticationPrincipal SignedIn person) {
         String operator = person.operatorId();
         check(

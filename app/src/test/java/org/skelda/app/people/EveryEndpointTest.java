@@ -45,7 +45,8 @@ class EveryEndpointTest {
         OTHER_OPERATOR,
         NOT_SEATED,
         SEATED,
-        OFFICE
+        OFFICE,
+        STANDARDS
     }
 
     /**
@@ -53,40 +54,41 @@ class EveryEndpointTest {
      * theirs; 400, 409 and 422 are answers to somebody who may ask, of what was asked here.
      */
     private static final String TABLE = """
-            GET    /api/session                                    200 200 200 200 200
-            POST   /api/session                                    400 400 400 400 400
-            DELETE /api/session                                    403 200 200 200 200
-            GET    /api/time                                       200 200 200 200 200
-            GET    /api/crew                                       401 200 200 200 200
-            GET    /api/departures                                 401 200 200 200 200
-            GET    /api/openings                                   401 200 200 200 200
-            POST   /api/openings                                   403 400 400 400 400
-            GET    /api/departures/{id}                            401 404 200 200 200
-            GET    /api/departures/{id}/view                       401 404 200 200 200
-            GET    /api/departures/{id}/events                     401 404 200 200 200
-            GET    /api/departures/{id}/record                     401 404 200 200 200
-            GET    /api/departures/{id}/stream                     401 404 200 200 200
-            PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404
-            POST   /api/departures/{id}/commands                   403 404 403 200 403
-            POST   /api/departures/{id}/simulator                  403 404 409 204 409
-            GET    /api/departures/{id}/starts                     401 404 200 200 200
-            GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200
-            GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404
-            GET    /api/departures/{id}/starts/{engine}/{number}/replay  401 404 404 404 404
-            GET    /api/schools                                    401 200 200 200 200
-            POST   /api/schools                                    403 403 403 403 400
-            GET    /api/logbook                                    401 200 200 200 200
-            GET    /api/logbook/starts                             401 200 200 200 200
-            GET    /api/traces                                     401 200 200 200 200
-            POST   /api/traces                                     403 422 422 422 422
-            GET    /api/traces/types                               401 200 200 200 200
-            GET    /api/traces/{id}/replay                         401 404 404 404 404
-            GET    /api/traces/{id}/file                           401 404 404 404 404
-            DELETE /api/traces/{id}                                403 404 404 404 404
-            GET    /api/feeds                                      401 403 403 403 200
-            POST   /api/feeds                                      403 403 403 403 400
-            DELETE /api/feeds/{feedId}                             403 403 403 403 404
-            POST   /api/feeds/{feedId}/samples                     401 401 401 401 401
+            GET    /api/session                                    200 200 200 200 200 200
+            POST   /api/session                                    400 400 400 400 400 400
+            DELETE /api/session                                    403 200 200 200 200 200
+            GET    /api/time                                       200 200 200 200 200 200
+            GET    /api/crew                                       401 200 200 200 200 200
+            GET    /api/departures                                 401 200 200 200 200 200
+            GET    /api/openings                                   401 200 200 200 200 200
+            POST   /api/openings                                   403 400 400 400 400 400
+            GET    /api/departures/{id}                            401 404 200 200 200 200
+            GET    /api/departures/{id}/view                       401 404 200 200 200 200
+            GET    /api/departures/{id}/events                     401 404 200 200 200 200
+            GET    /api/departures/{id}/record                     401 404 200 200 200 200
+            GET    /api/departures/{id}/stream                     401 404 200 200 200 200
+            PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404 404
+            POST   /api/departures/{id}/commands                   403 404 403 200 403 403
+            POST   /api/departures/{id}/simulator                  403 404 409 204 409 409
+            GET    /api/departures/{id}/starts                     401 404 200 200 200 200
+            GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200 200
+            GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404 404
+            GET    /api/departures/{id}/starts/{engine}/{number}/replay  401 404 404 404 404 404
+            GET    /api/schools                                    401 200 200 200 200 200
+            POST   /api/schools                                    403 403 403 403 403 400
+            GET    /api/logbook                                    401 200 200 200 200 200
+            GET    /api/logbook/starts                             401 200 200 200 200 200
+            GET    /api/traces                                     401 200 200 200 200 200
+            POST   /api/traces                                     403 422 422 422 422 422
+            GET    /api/traces/types                               401 200 200 200 200 200
+            GET    /api/traces/{id}/replay                         401 404 404 404 404 404
+            GET    /api/traces/{id}/file                           401 404 404 404 404 404
+            DELETE /api/traces/{id}                                403 404 404 404 404 404
+            GET    /api/feeds                                      401 403 403 403 200 403
+            POST   /api/feeds                                      403 403 403 403 400 403
+            DELETE /api/feeds/{feedId}                             403 403 403 403 404 403
+            POST   /api/feeds/{feedId}/news                        401 401 401 401 401 401
+            POST   /api/feeds/{feedId}/samples                     401 401 401 401 401 401
             """;
 
     @Autowired
@@ -126,6 +128,7 @@ class EveryEndpointTest {
             case NOT_SEATED -> accounts.findByAccountName("oddsrud").orElseThrow();
             case SEATED -> accounts.findByAccountName("strand").orElseThrow();
             case OFFICE -> accounts.findByAccountName("kvale").orElseThrow();
+            case STANDARDS -> accounts.findByAccountName("naust").orElseThrow();
         };
     }
 

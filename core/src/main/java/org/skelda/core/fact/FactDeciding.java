@@ -11,6 +11,7 @@ import org.skelda.core.line.Progress;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.Refusal;
+import org.skelda.core.need.Kind;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Reach;
 import org.skelda.core.need.Value;
@@ -54,12 +55,30 @@ public final class FactDeciding {
      * @throws IllegalArgumentException when it is no value of that fact
      */
     public static FactEvent.FactGiven told(Progress progress, DayFact fact, Value value, FactEvent.Source source) {
-        boolean fits = fact.kind() == value.kind()
-                && !(value instanceof Value.Number(double number) && !within(fact.bounds(), number));
-        if (!fits) {
-            throw new IllegalArgumentException(value + " is no value of " + fact.id());
-        }
+        check(fact, value);
         return new FactEvent.FactGiven(fact, value, source, changes(progress, fact, value));
+    }
+
+    /** @throws IllegalArgumentException when it is no value of that fact */
+    public static void check(DayFact fact, Value value) {
+        switch (value) {
+            case Value.Number(double number) -> {
+                if (fact.kind() == Kind.NUMBER && within(fact.bounds(), number)) {
+                    return;
+                }
+            }
+            case Value.YesNo _ -> {
+                if (fact.kind() == Kind.YES_NO) {
+                    return;
+                }
+            }
+            case Value.Word _ -> {}
+        }
+        throw new IllegalArgumentException(
+                fact.kind() == Kind.NUMBER
+                        ? "'" + fact.id() + "' is a number from "
+                                + fact.bounds().min() + " to " + fact.bounds().max() + " " + fact.unit()
+                        : "'" + fact.id() + "' is yes or no");
     }
 
     private static boolean within(Reach.Bounds bounds, double value) {

@@ -64,6 +64,11 @@ public record History(PVector<Done> done) {
                 : null;
     }
 
+    /** The first entry; null when there is none. */
+    public @Nullable Done oldest() {
+        return done.isEmpty() ? null : done.get(0);
+    }
+
     /** The newest entry; null when there is none. */
     public @Nullable Done newest() {
         return done.isEmpty() ? null : done.get(done.size() - 1);

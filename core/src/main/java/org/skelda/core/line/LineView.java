@@ -74,6 +74,8 @@ public record LineView(
         CLOCK,
         CLOCK_START,
         PROCEDURE,
+        /** The strands come together here: the procedures of both that are not complete. */
+        STRANDS,
         READING,
         LINE,
         FACT,

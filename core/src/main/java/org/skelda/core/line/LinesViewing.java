@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Choice;
@@ -174,9 +175,8 @@ public final class LinesViewing {
     private Ground ground(String name) {
         Value value = progress.value(name).orElse(null);
         Option option = progress.plan().option(name);
-        Option.School school = option != null && value instanceof Value.Word(String id)
-                ? option.school(id).orElse(null)
-                : null;
+        Option.School school =
+                option != null && value != null ? option.saying(value).orElse(null) : null;
         if (option != null && school != null) {
             return new Ground(option.label(), school.label(), school.because());
         }
@@ -243,6 +243,9 @@ public final class LinesViewing {
             case GateState.Wait.ForClockStart(String clock) ->
                 new WaitView(WaitKind.CLOCK_START, spec(clock).label(), null, null);
             case GateState.Wait.ForProcedure(String id) -> new WaitView(WaitKind.PROCEDURE, title(id), null, null);
+            case GateState.Wait.ForStrands(List<String> ids) ->
+                new WaitView(
+                        WaitKind.STRANDS, ids.stream().map(this::title).collect(Collectors.joining(", ")), null, null);
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null, null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null, null);
             case GateState.Wait.ForFact(String name) -> new WaitView(WaitKind.FACT, named(name), null, name);

@@ -199,7 +199,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         }
         int own = waits.size();
         for (Condition condition : line.head().gate()) {
-            addUnmet(condition, at, waits);
+            addUnmet(ref, condition, at, waits);
         }
         if (line.kind() instanceof Start start && !idling.contains(start.engine())) {
             waits.add(new GateState.Wait.ForIdle(start.engine()));
@@ -230,7 +230,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         return line == null ? new GateState.Wait.ForFact(name) : new GateState.Wait.ForLine(line);
     }
 
-    private void addUnmet(Condition condition, Instant at, List<GateState.Wait> waits) {
+    private void addUnmet(LineRef ref, Condition condition, Instant at, List<GateState.Wait> waits) {
         switch (condition) {
             case Condition.ClockElapsed(String clock) -> {
                 RunningClock running = lines.clocks().get(clock);
@@ -245,6 +245,15 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
                         .flatMap(id -> plan.procedure(id).stream())
                         .filter(procedure -> !settled(procedure))
                         .forEach(procedure -> waits.add(new GateState.Wait.ForProcedure(procedure.id())));
+            case Condition.StrandsJoined() -> {
+                List<String> open = plan.joining(ref).stream()
+                        .filter(procedure -> !settled(procedure))
+                        .map(Procedure::id)
+                        .toList();
+                if (!open.isEmpty()) {
+                    waits.add(new GateState.Wait.ForStrands(open));
+                }
+            }
             case Condition.WithinLimits(LineRef measured) -> {
                 History.Of<Measure.Read> reading = lines.line(measured).reading();
                 if (reading == null || !reading.work().withinLimits()) {

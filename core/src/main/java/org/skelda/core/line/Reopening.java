@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.Line;
@@ -58,9 +59,21 @@ final class Reopening {
                 .forEach(clock -> cancelled.put(clock.clock(), ref));
     }
 
+    private static boolean isBefore(LineRecord record, LineRecord of) {
+        History.Done last = record.history().newest();
+        History.Done first = of.history().oldest();
+        return last != null
+                && first != null
+                && last.mark().enteredAt().isBefore(first.mark().enteredAt());
+    }
+
     private boolean leansOn(LineRef other, Line line, LineRef ref) {
         LineRecord record = progress.lines().line(other);
         if (record == LineRecord.UNTOUCHED || record.deviation() != null) {
+            return false;
+        }
+        // What was done before it did not lean on it: it had not been needed then.
+        if (isBefore(record, progress.lines().line(ref))) {
             return false;
         }
         boolean behindGate = ref.equals(progress.plan().gateBefore(other));
@@ -71,6 +84,9 @@ final class Reopening {
                         yield running != null && running.by().equals(ref);
                     }
                     case Condition.ProceduresDone(List<String> procedures) -> procedures.contains(ref.procedure());
+                    case Condition.StrandsJoined() ->
+                        progress.plan().joining(other).stream()
+                                .anyMatch(procedure -> procedure.id().equals(ref.procedure()));
                     case Condition.WithinLimits(LineRef measured) -> measured.equals(ref);
                     case Condition.LineDone(LineRef done) -> done.equals(ref);
                 });

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeSet;
 
 /**
@@ -31,21 +30,22 @@ public final class Reach {
      * What a name can be.
      *
      * @param min the lowest number; @param max the highest; both matter for a number only
-     * @param words for a word, those it can be
+     * @param few where it is one of a few, those
      */
-    public record Bounds(Kind kind, double min, double max, Set<String> words) {
-        public static final Bounds YES_NO = new Bounds(Kind.YES_NO, 0, 1, Set.of());
+    public record Bounds(Kind kind, double min, double max, List<Value> few) {
+        public static final Bounds YES_NO = few(List.of(new Value.YesNo(true), new Value.YesNo(false)));
 
         public Bounds {
-            words = Set.copyOf(words);
+            few = List.copyOf(few);
         }
 
         public static Bounds number(double min, double max) {
-            return new Bounds(Kind.NUMBER, min, max, Set.of());
+            return new Bounds(Kind.NUMBER, min, max, List.of());
         }
 
-        public static Bounds words(Set<String> words) {
-            return new Bounds(Kind.WORD, 0, 1, words);
+        /** @param values of one kind, at least one */
+        public static Bounds few(List<Value> values) {
+            return new Bounds(values.getFirst().kind(), 0, 1, values);
         }
     }
 
@@ -59,11 +59,8 @@ public final class Reach {
     }
 
     private List<Value> trials(Bounds bounds) {
-        if (bounds.kind() == Kind.YES_NO) {
-            return List.of(new Value.YesNo(true), new Value.YesNo(false));
-        }
-        if (bounds.kind() == Kind.WORD) {
-            return bounds.words().stream().<Value>map(Value.Word::new).toList();
+        if (!bounds.few().isEmpty()) {
+            return bounds.few();
         }
         TreeSet<Double> points = new TreeSet<>(List.of(bounds.min(), bounds.max()));
         for (double number : when.numbers()) {

@@ -16,6 +16,9 @@ public sealed interface Condition {
         }
     }
 
+    /** The strands come together: every procedure that stands before the line's own is complete, on each strand. */
+    record StrandsJoined() implements Condition {}
+
     /** A measured line holds a reading inside its limits. @param line the measured line */
     record WithinLimits(LineRef line) implements Condition {}
 

@@ -29,6 +29,13 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
         /** A procedure with open lines. */
         record ForProcedure(String procedure) implements Wait {}
 
+        /** The strands, which come together once these procedures are complete. */
+        record ForStrands(List<String> procedures) implements Wait {
+            public ForStrands {
+                procedures = List.copyOf(procedures);
+            }
+        }
+
         /** A reading inside its limits. */
         record ForReading(LineRef line) implements Wait {}
 

@@ -224,6 +224,13 @@ public final class Plan {
         return procedure.inOrder() ? all.subList(0, all.indexOf(ref)) : List.of();
     }
 
+    /** The procedures of every departure that stand before a line's own, on each strand. */
+    public List<Procedure> joining(LineRef ref) {
+        return procedures.subList(0, procedures.indexOf(known(ref))).stream()
+                .filter(procedure -> procedure.occasion() == Procedure.Occasion.ALWAYS)
+                .toList();
+    }
+
     /** The lines that a change of the day undoes, in working order. */
     public List<LineRef> reopenedBy(Change change) {
         return lines.entrySet().stream()
@@ -244,8 +251,11 @@ public final class Plan {
      */
     public Map<String, Value> schools(Map<String, String> set) {
         Map<String, Value> schools = new HashMap<>();
-        options.forEach(
-                (id, option) -> schools.put(Names.option(id), new Value.Word(set.getOrDefault(id, option.set()))));
+        options.forEach((id, option) -> schools.put(
+                Names.option(id),
+                option.school(set.getOrDefault(id, option.set()))
+                        .orElseGet(option::ofDocument)
+                        .value()));
         return schools;
     }
 

@@ -154,6 +154,11 @@ final class PlanChecks {
                     findings.add(ref + ": its gate waits for clock '" + clock + "', which no line starts");
                 }
             }
+            case Condition.StrandsJoined() -> {
+                if (plan.joining(ref).isEmpty()) {
+                    findings.add(ref + ": the strands are to come together at its gate, and nothing stands before it");
+                }
+            }
             case Condition.ProceduresDone(List<String> procedures) ->
                 procedures.stream()
                         .filter(id -> plan.procedure(id).isEmpty())
@@ -228,12 +233,20 @@ final class PlanChecks {
                 && line.head().gate().stream().allMatch(condition -> switch (condition) {
                     case Condition.ClockElapsed(String clock) -> clocks.contains(clock);
                     case Condition.ProceduresDone(List<String> procedures) ->
-                        procedures.stream()
-                                .flatMap(id -> plan.procedure(id).stream())
-                                .allMatch(p -> p.lines().stream().allMatch(l -> done.contains(p.ref(l))));
+                        areDone(
+                                procedures.stream()
+                                        .flatMap(id -> plan.procedure(id).stream())
+                                        .toList(),
+                                done);
+                    case Condition.StrandsJoined() -> areDone(plan.joining(ref), done);
                     case Condition.WithinLimits(LineRef measured) -> done.contains(measured);
                     case Condition.LineDone(LineRef other) -> done.contains(other);
                 });
+    }
+
+    private static boolean areDone(List<Procedure> procedures, Set<LineRef> done) {
+        return procedures.stream()
+                .allMatch(procedure -> procedure.lines().stream().allMatch(line -> done.contains(procedure.ref(line))));
     }
 
     /** A condition on an answer or a reading is told once that line is done. */

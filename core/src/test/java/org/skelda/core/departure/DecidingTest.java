@@ -12,6 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.fact.FactAsk;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
@@ -24,6 +25,8 @@ import org.skelda.core.log.Fact;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.Refusal;
 import org.skelda.core.measure.Judgement;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.GateState;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatAsk;
@@ -224,6 +227,15 @@ class DecidingTest {
         log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("apu/navigation"), Doing.Answer.PLAIN)));
         log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(TestPlans.WALK, Doing.Answer.PLAIN)));
         log.accept(OFFICER, Ask.of(new LineAsk.WorkLine(ref("walk/tail"), Doing.Answer.PLAIN)));
+        Refusal refusal = log.refuse(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.READY, Doing.Answer.PLAIN)));
+        assertThat(refusal)
+                .as("the strands come together there")
+                .isInstanceOfSatisfying(
+                        Refusal.GateClosed.class,
+                        closed -> assertThat(closed.gate().waits())
+                                .containsExactly(new GateState.Wait.ForStrands(List.of("ice"))));
+        log.accept(CAPTAIN, Ask.of(new FactAsk.GiveFact("oat_c", new Value.Number(20), "degC")));
+        log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(ref("ice/dual"), Doing.Answer.PLAIN)));
         log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(TestPlans.READY, Doing.Answer.PLAIN)));
     }
 

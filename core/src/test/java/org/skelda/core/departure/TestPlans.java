@@ -170,9 +170,7 @@ public final class TestPlans {
                         null,
                         1,
                         Procedure.Style.CHECKLIST,
-                        new Line(
-                                gated("ready", new Condition.ProceduresDone(List.of("power", "apu", "walk"))),
-                                new Gate("Flows done", "go", false)),
+                        new Line(gated("ready", new Condition.StrandsJoined()), new Gate("Flows done", "go", false)),
                         new Line(head("batteries"), new Challenge("Batteries", "ON", Role.FLYING)),
                         new Line(
                                 gated("line", new Condition.LineDone(CHALLENGE)),

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.skelda.core.kind.Action;
 import org.skelda.core.kind.Check;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.need.Value;
 
 class PlanChecksTest {
     private static final TypeSheet TYPE =
@@ -78,5 +79,40 @@ class PlanChecksTest {
                 .containsExactlyInAnyOrder(
                         "p/a: it waits for itself and can never be reached",
                         "q/b: it waits for itself and can never be reached");
+    }
+
+    @Test
+    void strandsComeTogetherBehindWhatStandsBefore() {
+        Procedure before = procedure("p", line("a"));
+        Line joined = line("b", new Condition.StrandsJoined());
+        Plan plan = Plan.of(TYPE, List.of(before, procedure("q", joined)));
+        assertThat(plan.joining(LineRef.parse("q/b"))).containsExactly(before);
+        assertThat(findings(procedure("q", joined)))
+                .containsExactly("q/b: the strands are to come together at its gate, and nothing stands before it");
+        assertThat(findings(
+                        procedure("p", line("a", new Condition.LineDone(LineRef.parse("q/b")))),
+                        procedure("q", joined)))
+                .contains("q/b: it waits for itself and can never be reached");
+    }
+
+    @Test
+    void anOptionSaysOneKindOfValueAndEachOnce() {
+        Option.School ninety = new Option.School("below-90", "Below 90", "Fuel.", new Value.Number(90));
+        Option.School sixty = new Option.School("below-60", "Below 60", "Air.", new Value.Number(60));
+        Option option = new Option("low-flow", "Low flow", List.of(ninety, sixty), "below-60");
+        assertThat(option.saying(new Value.Number(90))).contains(ninety);
+        Plan plan = Plan.of(TYPE, List.of(option), List.of(procedure("p", line("a"))));
+        assertThat(plan.schools(Map.of())).containsEntry("option('low-flow')", new Value.Number(60));
+        assertThat(plan.schools(Map.of("low-flow", "below-90")))
+                .containsEntry("option('low-flow')", new Value.Number(90));
+        Option.School word = new Option.School("any", "Any", "None.");
+        assertThatThrownBy(() -> new Option("low-flow", "Low flow", List.of(ninety, word), "any"))
+                .hasMessage("its choices say values of different kinds");
+        assertThatThrownBy(() -> new Option(
+                        "low-flow",
+                        "Low flow",
+                        List.of(ninety, new Option.School("more", "More", "So.", ninety.value())),
+                        "more"))
+                .hasMessage("two of its choices say the same");
     }
 }

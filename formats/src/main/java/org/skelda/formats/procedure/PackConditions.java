@@ -6,7 +6,6 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.measure.MeasureSpec;
@@ -14,6 +13,7 @@ import org.skelda.core.need.Conditions;
 import org.skelda.core.need.InvalidCondition;
 import org.skelda.core.need.Kind;
 import org.skelda.core.need.Reach;
+import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.Names;
 import org.skelda.core.procedure.Option;
@@ -33,7 +33,7 @@ final class PackConditions {
             bounds.put(fact.id(), fact.bounds());
         }
         sheet.fitted().keySet().forEach(name -> bounds.put(name, Reach.Bounds.YES_NO));
-        options.forEach(option -> bounds.put(Names.option(option.id()), Reach.Bounds.words(option.ids())));
+        options.forEach(option -> bounds.put(Names.option(option.id()), Reach.Bounds.few(option.values())));
         placed.stream().flatMap(List::stream).forEach(line -> bound(line, sheet));
     }
 
@@ -46,9 +46,10 @@ final class PackConditions {
         if (kind.equals("decision")) {
             bounds.put(
                     Names.choice(line.ref()),
-                    Reach.Bounds.words(line.node().path("choices").values().stream()
-                            .map(choice -> choice.path("id").asString())
-                            .collect(Collectors.toSet())));
+                    Reach.Bounds.few(line.node().path("choices").values().stream()
+                            .<Value>map(
+                                    choice -> new Value.Word(choice.path("id").asString()))
+                            .toList()));
         }
     }
 

@@ -12,6 +12,7 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Hazard;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.Change;
 import org.skelda.core.procedure.ClockSpec;
@@ -95,10 +96,19 @@ final class PackLines {
                 id,
                 text(node, "label"),
                 node.path("choices").values().stream()
-                        .map(choice ->
-                                new Option.School(text(choice, "id"), text(choice, "label"), text(choice, "because")))
+                        .map(choice -> new Option.School(
+                                text(choice, "id"), text(choice, "label"), text(choice, "because"), value(choice)))
                         .toList(),
                 text(node, "set"));
+    }
+
+    /** What a choice says to conditions: its number, its yes or no, else its id. */
+    private static Value value(JsonNode choice) {
+        JsonNode value = choice.path("value");
+        if (value.isNumber()) {
+            return new Value.Number(value.doubleValue());
+        }
+        return value.isBoolean() ? new Value.YesNo(value.booleanValue()) : new Value.Word(text(choice, "id"));
     }
 
     static Procedure procedure(JsonNode node, List<PlacedLine> placed, TypeSheet sheet, PackConditions conditions) {
@@ -189,6 +199,9 @@ final class PackLines {
             return new Condition.ProceduresDone(node.path("procedures").values().stream()
                     .map(JsonNode::asString)
                     .toList());
+        }
+        if (node.has("both")) {
+            return new Condition.StrandsJoined();
         }
         return node.has("reading")
                 ? new Condition.WithinLimits(LineRef.parse(text(node, "reading")))
