@@ -87,7 +87,7 @@ class NewsDoorTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
             {"source":"LOAD","facts":{"passengers":98,"bags":12}}          | is no fact of a day
             {"source":"LOAD","facts":{"icing":true,"passengers":-1}}       | a number from 0.0 to 600.0 people
             {"source":"LOAD","facts":{"icing":true,"passengers":true}}     | a number from 0.0 to 600.0 people
