@@ -15,6 +15,7 @@ const KEYS: [string, string][] = [
   ['D', 'record a deviation'],
   ['H', 'hold with a reason'],
   ['L', 'done earlier'],
+  ['A', 'do once more what may be repeated'],
   ['U', 'take back'],
   ['1–9', 'answer a decision; a start by taps: tell a rung'],
   ['R', 'send again what was set aside'],

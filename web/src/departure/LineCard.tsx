@@ -9,7 +9,7 @@ import type { Dialog } from '../ui/DeskDialog';
 import { answerKey, type Answering } from './useAnswering';
 import { kinds } from '../kind/kinds';
 import { useMonotonic } from '../live/useMonotonic';
-import { isSettled } from './work';
+import { canBeRepeated, isSettled, mustWait } from './work';
 import { Because } from './Because';
 import { FactEntry } from './FactEntry';
 import type { FactOfLine } from './useFactOfLine';
@@ -24,6 +24,8 @@ interface LineCardProps {
   /** The fact of the day that it waits for. */
   fact: FactOfLine | null;
   open: (dialog: Dialog) => void;
+  /** Opens a line that may be done once more. */
+  again: () => void;
   /** Whether the line waits for seconds only, so that the crew stays with it. */
   short: boolean;
   /** Another procedure to go on with while this line's gate is closed. */
@@ -40,6 +42,7 @@ export function LineCard({
   answering,
   fact,
   open,
+  again,
   short,
   meanwhile,
 }: LineCardProps) {
@@ -77,12 +80,12 @@ export function LineCard({
       {marksInWords(line) && <p className={styles.note}>{marksInWords(line)}</p>}
       <Because line={line} />
       <Outcome line={line} />
-      {view.gate && (
+      {view.gate && mustWait(line) && (
         <GateCard gate={view.gate} short={short} meanwhile={meanwhile}>
           {fact && <FactEntry fact={fact.fact} typing={typing} setTyping={setTyping} give={fact.give} />}
         </GateCard>
       )}
-      {!complete && !view.gate && Entry && (
+      {!complete && !mustWait(line) && Entry && (
         <Entry
           line={line}
           hands={answering.hands}
@@ -93,7 +96,7 @@ export function LineCard({
         />
       )}
       {!kinds[text.kind].busy?.(typing) && (
-        <Controls line={line} complete={complete} answering={answering} open={open} />
+        <Controls line={line} complete={complete} answering={answering} open={open} again={again} />
       )}
     </article>
   );
@@ -104,17 +107,19 @@ function Controls({
   complete,
   answering,
   open,
+  again,
 }: {
   line: WorkLine;
   complete: boolean;
   answering: Answering;
   open: (dialog: Dialog) => void;
+  again: () => void;
 }) {
   const { state } = useDeparture();
   const touched = line.view.state !== 'OPEN' && line.view.state !== 'NOT_NEEDED';
   return (
     <div className={styles.controls}>
-      {!complete && !line.view.gate && (
+      {!complete && !mustWait(line) && (
         <MainButton key={line.text.ref} line={line} answering={answering} sending={state.sending} />
       )}
       {!complete && (
@@ -127,7 +132,12 @@ function Controls({
           Hold
         </Button>
       )}
-      {!complete && !line.view.gate && canBeLate(line) && (
+      {canBeRepeated(line) && (
+        <Button onClick={again} rightSection={<Key name="A" />}>
+          Do it once more
+        </Button>
+      )}
+      {!complete && !mustWait(line) && canBeLate(line) && (
         <Button onClick={() => open('late')} rightSection={<Key name="L" />}>
           Done earlier
         </Button>

@@ -25,6 +25,7 @@ export function Outcome({ line }: { line: WorkLine }) {
           {agreed(view.work?.agreed)}
         </p>
       )}
+      {view.earlier && <p className={styles.by}>Done before: {view.earlier.map(by).join('; ')}</p>}
       {view.confirmed && <p className={styles.by}>Confirmed by {by(view.confirmed)}</p>}
       {view.deviation && (
         <p className={styles.deviation}>

@@ -38,7 +38,7 @@ function page(): DeskPage {
     kind,
     label: id,
     expects: 'on',
-    marks: { stationary: false, heldUntilAgreed: false, repeatable: false },
+    marks: { stationary: false, heldUntilAgreed: false, repeatable: kind === 'CAUTION' },
     detail: {
       splits: false,
       own: kind === 'CAUTION',
@@ -221,6 +221,21 @@ describe('the desk of a flow', () => {
       { ask: 'ANSWER', line: 'power/battery' },
       { ask: 'MEASURE', line: 'power/volts', value: 24.6, unit: 'V' },
     ]);
+  });
+
+  it('does once more what may be repeated, and nothing else', async () => {
+    live.show(2);
+    time += 1000;
+    await press('ArrowUp');
+    time += 1000;
+    await press('a');
+    await press(' ');
+    expect(live.asked).toEqual([]);
+    await press('ArrowUp');
+    time += 1000;
+    await press('a');
+    await press('Enter');
+    expect(live.asked).toEqual([{ ask: 'ANSWER', line: 'power/radar' }]);
   });
 
   it('shows what is behind and ahead of the displayed line', () => {

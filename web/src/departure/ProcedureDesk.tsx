@@ -7,7 +7,7 @@ import { countdown } from '../ui/time';
 import { Key } from '../ui/Key';
 import { Announcer } from '../ui/Announcer';
 import { DeviationDialog } from './DeviationDialog';
-import { useDeparture, type Work } from '../live/departureContext';
+import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
 import { HoldDialog } from './HoldDialog';
 import { LateDialog } from './LateDialog';
 import { LineCard } from './LineCard';
@@ -23,7 +23,7 @@ import type { Dialog } from '../ui/DeskDialog';
 import { useFactOfLine } from './useFactOfLine';
 import { useRoomAhead } from './useRoomAhead';
 import { useShortWait } from './useShortWait';
-import { isSettled, placeOfNext, procedureToGoOnWith } from './work';
+import { canBeRepeated, isSettled, mustWait, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
 /** Its lanes are the heaviest part of the page: it comes when the desk stands, before it is needed. */
@@ -65,7 +65,11 @@ export function ProcedureDesk({
   const heading = useRef<HTMLHeadingElement>(null);
 
   const place = Math.min(cursor ?? placeOfNext(work), work.lines.length - 1);
-  const line = work.lines[place];
+  // A line that is to be done once more is open again for this page, until it is done.
+  const [again, setAgain] = useState<string | null>(null);
+  const there = work.lines[place];
+  const line: WorkLine | undefined =
+    there && again === there.text.ref ? { text: there.text, view: { ...there.view, state: 'OPEN' } } : there;
   // What is typed belongs to its line: the late answer to an earlier one must not take it away.
   const ref = line?.text.ref;
   const typing = draft?.ref === ref ? (draft?.text ?? '') : '';
@@ -93,7 +97,10 @@ export function ProcedureDesk({
       ? () => go(elsewhere.text.id)
       : null;
   // An answer brings the desk back to the next line, unless someone has looked elsewhere since it was given.
-  const follow = () => setCursor((current) => (current === cursor ? null : current));
+  const follow = () => {
+    setAgain(null);
+    setCursor((current) => (current === cursor ? null : current));
+  };
   const answering = useAnswering(line, () => {
     follow();
     typed();
@@ -102,6 +109,7 @@ export function ProcedureDesk({
   const lookAt = useCallback(
     (index: number) => {
       setDraft(null);
+      setAgain(null);
       setCursor(Math.max(0, Math.min(lines.length - 1, index)));
       heading.current?.focus({ preventScroll: true }); // A tapped row must not keep the desk's keys.
     },
@@ -111,6 +119,7 @@ export function ProcedureDesk({
   const back = () => {
     setCursor(null);
     setDraft(null);
+    setAgain(null);
   };
   const resting = cursor === null && (work.view.state === 'DONE' || work.view.held !== undefined);
   // A wait of seconds keeps the crew here, its clock large on the card.
@@ -146,6 +155,10 @@ export function ProcedureDesk({
         setDialog('deviation');
         return true;
       }
+      if (key === 'A' && line && canBeRepeated(line)) {
+        setAgain(line.text.ref);
+        return true;
+      }
       if (key === 'H') {
         setDialog('hold');
         return true;
@@ -159,7 +172,7 @@ export function ProcedureDesk({
         return true;
       }
       if (fact?.press(key, typing, setTyping)) return true;
-      if (key === ' ' && line?.view.gate && line.text.kind !== 'START' && leave) {
+      if (key === ' ' && line && mustWait(line) && line.text.kind !== 'START' && leave) {
         leave();
         return true;
       }
@@ -209,6 +222,7 @@ export function ProcedureDesk({
               answering={answering}
               fact={fact}
               open={setDialog}
+              again={() => setAgain(line.text.ref)}
               short={short}
               meanwhile={leave && elsewhere && !ready ? { title: elsewhere.text.title, go: leave } : null}
             />

@@ -41,6 +41,11 @@ export function WorkOfRecord({ lines }: { lines: WorkLine[] }) {
       <Part title="Told and compared" none="Nothing." lines={told}>
         {(line) => `${kinds[line.text.kind].word?.(line)}.`}
       </Part>
+      {lines.some((line) => line.view.earlier) && (
+        <Part title="Done more than once" none="Nothing." lines={lines.filter((line) => line.view.earlier)}>
+          {(line) => `also at ${line.view.earlier?.map((mark) => `${utc(mark.doneAt)}, ${mark.by.name}`).join('; ')}.`}
+        </Part>
+      )}
       <h2>Schools of the operator</h2>
       {page.options.length === 0 && <p>None.</p>}
       <ul className={styles.list}>

@@ -3,7 +3,7 @@ import type { Entry, Hands } from '../kind/LineKind';
 import { kinds } from '../kind/kinds';
 import type { Asked } from '../live/DepartureLive';
 import { useDeparture, type WorkLine } from '../live/departureContext';
-import { isSettled } from './work';
+import { isSettled, mustWait } from './work';
 
 const SAME_PRESS_MS = 250;
 const UNREAD_MS = 400;
@@ -65,7 +65,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     const at = performance.now();
     // A typed value is no second press of the same key.
     const again = !kinds[shown.text.kind].typed?.(shown) && at - answeredAt.current < SAME_PRESS_MS;
-    return again || at - shownAt.current < UNREAD_MS || isSettled(shown) || shown.view.gate !== undefined;
+    return again || at - shownAt.current < UNREAD_MS || isSettled(shown) || mustWait(shown);
   };
 
   const answer = (typing: string) => {
@@ -104,7 +104,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     if (!line || isSettled(line)) return key === ' ';
     const kind = kinds[line.text.kind];
     const entry: Entry = { line, hands, typing, setTyping, answer, send };
-    if (!line.view.gate && kind.press?.(key, entry)) return true;
+    if (!mustWait(line) && kind.press?.(key, entry)) return true;
     // The second step is another key than the first: the same one pressed twice is no deliberation.
     const expected = naming !== null && armed === line.text.ref ? 'Enter' : answerKey(line);
     if (key === expected) {

@@ -18,6 +18,16 @@ export function isMine(work: Work, seat: Seat | null): boolean {
   return seat === null || !works || works === seat;
 }
 
+/** Whether a line is done and may be done once more. */
+export function canBeRepeated(line: WorkLine): boolean {
+  return line.text.marks.repeatable && line.view.state === 'DONE';
+}
+
+/** Whether a line has to wait. What is done from memory never does: it is told late. */
+export function mustWait(line: WorkLine): boolean {
+  return line.view.gate !== undefined && line.text.kind !== 'MEMORY';
+}
+
 const SHORT_WAIT_MS = 20_000;
 
 /** Whether a line only waits for a clock that opens soon: the crew stays with it. */

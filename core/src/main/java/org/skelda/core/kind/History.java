@@ -64,6 +64,15 @@ public record History(PVector<Done> done) {
                 : null;
     }
 
+    /** When it was done before the newest time, oldest first; agreements and confirmations are none. */
+    public List<Mark> earlier() {
+        List<Mark> times = done.stream()
+                .filter(one -> !(one.work() instanceof Work.Confirmed) && !(one.work() instanceof Work.Agreed))
+                .map(Done::mark)
+                .toList();
+        return times.isEmpty() ? times : times.subList(0, times.size() - 1);
+    }
+
     /** The first entry; null when there is none. */
     public @Nullable Done oldest() {
         return done.isEmpty() ? null : done.get(0);

@@ -13,6 +13,7 @@ import org.skelda.core.measure.Judgement;
  *
  * @param gate what a closed gate waits for; null when it is open or nothing more is to be done about the line
  * @param because what its being needed, or not, rests on; null when it is always needed
+ * @param earlier when a line that may be done again was done before the newest time; null when it was not
  * @param work what its kind has to show beside that; null when nothing
  */
 public record LineView(
@@ -24,6 +25,7 @@ public record LineView(
         @Nullable Mark confirmed,
         LineRecord.@Nullable Deviation deviation,
         @Nullable List<Ground> because,
+        @Nullable List<Mark> earlier,
         @Nullable WorkView work) {
 
     /**

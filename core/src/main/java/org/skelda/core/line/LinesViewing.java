@@ -16,6 +16,7 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.line.LineView.GateView;
 import org.skelda.core.line.LineView.Ground;
@@ -156,7 +157,13 @@ public final class LinesViewing {
                 record.confirmed(),
                 record.deviation(),
                 because(ref),
+                earlier(line, record),
                 line.kind().view(record.history(), progress::value));
+    }
+
+    private static @Nullable List<Mark> earlier(Line line, LineRecord record) {
+        List<Mark> earlier = line.head().marks().repeatable() ? record.history().earlier() : List.of();
+        return earlier.isEmpty() ? null : earlier;
     }
 
     private @Nullable List<Ground> because(LineRef ref) {

@@ -189,8 +189,12 @@ class KindsOfDepartureTest {
         assertThat(line(KindPlans.SPEEDS).state()).isEqualTo(LineState.RESPONDED);
         log.accept(OFFICER, work(KindPlans.SPEEDS, Doing.Confirm.PLAIN));
         assertThat(line(KindPlans.SPEEDS).state()).isEqualTo(LineState.DONE);
-        log.accept(CAPTAIN, work(KindPlans.SPEEDS, Doing.Answer.PLAIN));
-        log.accept(OFFICER, work(KindPlans.SPEEDS, Doing.Confirm.PLAIN));
+        assertThat(line(KindPlans.SPEEDS).earlier()).isNull();
+        log.accept(OFFICER, work(KindPlans.SPEEDS, Doing.Answer.PLAIN));
+        log.accept(CAPTAIN, work(KindPlans.SPEEDS, Doing.Confirm.PLAIN));
+        assertThat(line(KindPlans.SPEEDS).earlier())
+                .singleElement()
+                .satisfies(mark -> assertThat(mark.by()).isEqualTo(CAPTAIN));
         assertThat(log.accept(CAPTAIN, Ask.of(new SeatAsk.HandOverSeat(Seat.LEFT, TestLog.STRANGER))))
                 .last()
                 .isInstanceOfSatisfying(LineEvent.ChangeReported.class, change -> {
