@@ -87,6 +87,7 @@ export function LineCard({
       )}
       {!complete && !mustWait(line) && Entry && (
         <Entry
+          key={text.ref}
           line={line}
           hands={answering.hands}
           typing={typing}

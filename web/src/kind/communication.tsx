@@ -1,5 +1,7 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, type KeyboardEvent, useRef, useState } from 'react';
+import { useKeys } from '../keys/useKeys';
+import { Key } from '../ui/Key';
 import type { Entry, LineKind } from './LineKind';
 import { ticking } from './tick';
 import styles from './kind.module.css';
@@ -7,15 +9,33 @@ import styles from './kind.module.css';
 function Heard({ line, send }: Entry) {
   const { heard } = line.text.detail;
   const [values, setValues] = useState<Record<string, string>>({});
+  const form = useRef<HTMLFormElement>(null);
+  // Single letters stay the desk's keys until somebody wants to type.
+  useKeys((key) => {
+    const first = form.current?.querySelector<HTMLElement>('select, input');
+    if (key !== 'Enter' || !first) return false;
+    first.focus();
+    return true;
+  }, heard !== undefined);
   if (!heard || heard.values.length === 0 || line.view.state === 'RESPONDED') return null;
   const complete = heard.values.every((value) => (values[value.id] ?? '').trim() !== '');
   const enter = (event: FormEvent) => {
     event.preventDefault();
     if (complete) send({ ask: 'HEAR', line: line.text.ref, values });
   };
+  const typed = (event: KeyboardEvent) => {
+    const field = event.target as HTMLElement;
+    if (event.key === 'Escape') field.blur();
+    if (event.key !== 'Enter' || field.tagName !== 'SELECT') return;
+    event.preventDefault();
+    form.current?.requestSubmit();
+  };
   const put = (id: string, text: string) => setValues((known) => ({ ...known, [id]: text }));
   return (
-    <form className={styles.heard} onSubmit={enter}>
+    <form ref={form} className={styles.heard} onSubmit={enter} onKeyDown={typed}>
+      <p className={`small ${styles.across}`}>
+        <Key name="Enter" /> to type them.
+      </p>
       {heard.values.map((value) =>
         value.pick.length > 0 ? (
           <NativeSelect

@@ -3,11 +3,14 @@ package org.skelda.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
 
 /** What a crew member does at the desk of a departure, and what they see there. */
-final class DeskOfDeparture {
+class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
+    private static final int MANY_STEPS = 500;
     private static final Map<String, String> READINGS = Map.ofEntries(
             Map.entry("Outside air temperature", "9"),
             Map.entry("Tailwind", "3"),
@@ -46,8 +49,17 @@ final class DeskOfDeparture {
             Map.entry("Minutes at idle after reverse", "4"),
             Map.entry("Altimeters", "118"));
 
+    private static final Map<String, String> HEARD = Map.of(
+            "People", "3",
+            "QNH", "1009",
+            "Cleared altitude", "5000",
+            "First course", "104",
+            "Code", "2145",
+            "Way", "B to holding point 25");
+
     private final CrewMember who;
     private final Page page;
+    private final Map<String, String> own = new HashMap<>();
 
     DeskOfDeparture(CrewMember who) {
         this.who = who;
@@ -61,6 +73,17 @@ final class DeskOfDeparture {
             throw new AssertionError("nothing is known to read for " + label);
         }
         return reading;
+    }
+
+    /** What this aircraft's instruments show, where it is not what the others' show. */
+    DeskOfDeparture reads(Map<String, String> readings) {
+        own.putAll(readings);
+        return this;
+    }
+
+    String shown(String label) {
+        String shown = own.get(label);
+        return shown == null ? reading(label) : shown;
     }
 
     Page page() {
@@ -174,7 +197,7 @@ final class DeskOfDeparture {
         page.locator("*:focus").and(page.getByLabel(label)).waitFor();
     }
 
-    private void answerByKey(String before) {
+    void answerByKey(String before) {
         String line = line();
         TestServer.pause(LONGER_THAN_ONE_PRESS_MS);
         if (!line().equals(line) || !before.contains(line)) {
@@ -186,30 +209,131 @@ final class DeskOfDeparture {
     }
 
     /** Answers in the way of the line's kind; a fact of the day that is asked for is told to be none. */
-    private void answerKind(String line, String before) {
+    void answerKind(String line, String before) {
         if (before.contains("not known yet")) {
             press("n");
             return;
         }
+        if (before.contains("Name it aloud")) {
+            press("Enter");
+            return;
+        }
         switch (card().getAttribute("data-kind")) {
-            case "MEASURE" -> enter(reading(line));
+            case "MEASURE" -> enter(shown(line));
             case "CHALLENGE" -> {
                 if (card().getByRole(AriaRole.TEXTBOX).count() > 0) {
-                    enter(reading(line));
+                    enter(shown(line));
                 } else {
                     press("Space");
                 }
             }
             case "COMPARE" -> {
                 for (int i = 0; i < 3 && card().getByRole(AriaRole.TEXTBOX).count() > 0; i++) {
-                    enter(reading(line));
+                    enter(shown(line));
                 }
             }
+            case "COMMUNICATION" -> hear();
             case "DECISION" -> press("1");
             case "CAUTION" -> press(before.contains("On hold") ? "Space" : "Enter");
             case "NOTE" -> press(before.contains("Understood") ? "Enter" : "Space");
             default -> press("Space");
         }
+    }
+
+    /** The one answer of what is displayed. */
+    void main() {
+        press("Space");
+    }
+
+    /** Opens a list for what went wrong. */
+    void goWrong(String list) {
+        press("q");
+        waitForDialog();
+        press(page.getByRole(AriaRole.DIALOG)
+                .locator("button")
+                .filter(new Locator.FilterOptions().setHasText(list))
+                .locator("kbd")
+                .innerText());
+    }
+
+    /** Goes back to the place before. */
+    void goBack() {
+        press("b");
+    }
+
+    /** Answers a question of a start that is told by taps. */
+    void yes() {
+        press("y");
+    }
+
+    /** Answers line after line and goes on from procedure to procedure, until something is displayed. */
+    void workUntil(BooleanSupplier there) {
+        for (int step = 0; step < MANY_STEPS; step++) {
+            if (there.getAsBoolean()) {
+                return;
+            }
+            String before = cardText();
+            if (before.contains(" is complete")) {
+                TestServer.pause(LONGER_THAN_ONE_PRESS_MS);
+                main();
+                waitUntilChanged(before);
+            } else if (before.contains("Opens in") || before.contains("it opens by itself")) {
+                TestServer.pause(200);
+            } else {
+                answerByKey(before);
+            }
+        }
+        throw new AssertionError(who.name() + ": never there; the desk shows: " + cardText());
+    }
+
+    /** Tells a start by taps, as nothing reads it, until its engine is at idle and its line is answered. */
+    void startByTaps() {
+        for (int tap = 0; tap < MANY_STEPS && isStart(); tap++) {
+            TestServer.pause(LONGER_THAN_ONE_PRESS_MS);
+            if (page.getByRole(AriaRole.ALERT, new Page.GetByRoleOptions().setName("Question"))
+                            .count()
+                    > 0) {
+                yes();
+            } else if (isStart()) {
+                main();
+            }
+        }
+        if (isStart()) {
+            throw new AssertionError("the start does not end; the desk shows: " + cardText());
+        }
+    }
+
+    boolean isStart() {
+        return "START".equals(card().getAttribute("data-kind"));
+    }
+
+    /** Fields in a card, as a communication has them. */
+    Locator fields() {
+        return card().locator("form select, form input");
+    }
+
+    /** Says it; or types what is heard, field by field. */
+    private void hear() {
+        int fields = fields().count();
+        press(fields == 0 ? "Space" : "Enter");
+        for (int i = 0; i < fields; i++) {
+            if ("SELECT".equals(page.evaluate("document.activeElement.tagName"))) {
+                press("ArrowDown");
+            } else {
+                page.keyboard().type(heard(i));
+            }
+            press(i == fields - 1 ? "Enter" : "Tab");
+        }
+    }
+
+    /** What is heard for a field: within its bounds. */
+    String heard(int field) {
+        String label = String.valueOf(fields().nth(field).evaluate("one => one.labels[0].textContent"));
+        return HEARD.entrySet().stream()
+                .filter(entry -> label.startsWith(entry.getKey()))
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("nothing is known to be heard for " + label));
     }
 
     private void enter(String reading) {

@@ -16,17 +16,11 @@ class KeyboardAloneTest {
         try (TestServer server = TestServer.start(1);
                 Browsers browsers = new Browsers()) {
             Page page = browsers.page(1280, 800);
-            page.navigate(server.address());
-            page.getByLabel("Name").waitFor();
-            page.keyboard().type("halden");
-            page.keyboard().press("Tab");
-            page.keyboard().type(CrewMember.PASSWORD);
+            Keys keys = new Keys(page);
+            keys.signIn(server, "halden");
+            keys.tabTo("Flight 214");
             page.keyboard().press("Enter");
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Today"))
-                    .waitFor();
-            tabTo(page, "Flight 214");
-            page.keyboard().press("Enter");
-            tabTo(page, "Take it, flying");
+            keys.tabTo("Take it, flying");
             page.keyboard().press("Enter");
             DeskOfDeparture desk = new DeskOfDeparture(new CrewMember("Runa Halden", page, server.address()));
             desk.card().waitFor();
@@ -44,25 +38,6 @@ class KeyboardAloneTest {
             lettersCanBeSwitchedOff(desk);
             assertThat(browsers.errors()).isEmpty();
         }
-    }
-
-    private static void tabTo(Page page, String name) {
-        // What comes from the server may come a moment later: nobody tabs to what is not there.
-        page.waitForFunction(
-                "name => [...document.querySelectorAll('a, button, input')].some(e => ((e.getAttribute('aria-label') "
-                        + "?? '') + ' ' + (e.labels?.[0]?.textContent ?? '') + e.textContent).includes(name))",
-                name);
-        for (int i = 0; i < 60; i++) {
-            page.keyboard().press("Tab");
-            String focused = (String)
-                    page.evaluate("() => { const e = document.activeElement; return e === document.body ? '' : "
-                            + "(e.getAttribute('aria-label') ?? '') + ' ' + (e.labels?.[0]?.textContent ?? "
-                            + "'') + e.textContent; }");
-            if (focused.contains(name)) {
-                return;
-            }
-        }
-        throw new AssertionError("the Tab key does not reach '" + name + "'");
     }
 
     private static void aCautionNeedsItsOwnKey(DeskOfDeparture desk) {
@@ -165,7 +140,7 @@ class KeyboardAloneTest {
     private static void lettersCanBeSwitchedOff(DeskOfDeparture desk) {
         desk.press("?");
         desk.page().getByLabel("Single letters are keys").waitFor();
-        tabTo(desk.page(), "Single letters");
+        new Keys(desk.page()).tabTo("Single letters");
         desk.press("Space");
         desk.press("Escape");
         desk.waitForCard("Position lights");
