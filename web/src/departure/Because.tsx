@@ -1,4 +1,5 @@
 import type { WorkLine } from '../live/departureContext';
+import { shownUnit } from '../ui/units';
 import styles from './LineCard.module.css';
 
 /** What a line's being needed, or not, rests on; what the operator has decided with its reasons. */
@@ -27,6 +28,8 @@ export function because({ view }: WorkLine): string | null {
   // What the operator has decided is told by itself where the line is worked.
   const told = view.state === 'NOT_NEEDED' ? known : known.filter((ground) => ground.why === undefined);
   if (told.length === 0 || undecided) return null;
-  const grounds = told.map((ground) => `${ground.name} ${ground.value}`).join(', ');
+  const grounds = told
+    .map((ground) => `${ground.name} ${ground.value}${ground.unit ? ` ${shownUnit(ground.unit)}` : ''}`)
+    .join(', ');
   return view.state === 'NOT_NEEDED' ? `Not needed today: ${grounds}` : `Needed today: ${grounds}`;
 }

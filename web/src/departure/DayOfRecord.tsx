@@ -16,12 +16,13 @@ interface Given {
 export function DayOfRecord() {
   const { state, works } = useDeparture();
   const given = state.events.filter((event) => event.type === 'FactGiven');
+  const all = works.flatMap((work) => work.lines);
   const lines = works.filter((work) => work.view.state !== 'NOT_NEEDED').flatMap((work) => work.lines);
   const spared = lines.filter((line) => line.view.state === 'NOT_NEEDED');
   const late = state.events.filter((event) => event.type === 'ChangeReported');
   if (given.length === 0 && spared.length === 0 && late.length === 0) return null;
   const label = (id: string) => state.view.facts.find((fact) => fact.id === id)?.label ?? id;
-  const lineLabel = (ref: string) => lines.find((line) => line.text.ref === ref)?.text.label ?? ref;
+  const lineLabel = (ref: string) => all.find((line) => line.text.ref === ref)?.text.label ?? ref;
   return (
     <>
       <h2>The day</h2>

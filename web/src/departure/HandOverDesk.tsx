@@ -3,9 +3,12 @@ import { kinds } from '../kind/kinds';
 import { useKeys } from '../keys/useKeys';
 import { useDeparture, type WorkLine } from '../live/departureContext';
 import { utc } from '../ui/time';
+import { Key } from '../ui/Key';
+import { shownUnit } from '../ui/units';
 import { because } from './Because';
 import styles from './HandOverDesk.module.css';
 import { Notices } from './Notices';
+import { known } from './useFactOfLine';
 import { isSettled } from './work';
 
 const SHOWN = 6;
@@ -27,7 +30,9 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
   const deviations = lines.filter((line) => line.view.deviation);
   const outside = lines.filter((line) => line.view.state === 'OUTSIDE');
   const spared = lines.filter((line) => line.view.state === 'NOT_NEEDED');
-  const told = state.view.facts.filter((fact) => fact.by);
+  const found = lines.filter((line) => line.view.work?.findings);
+  // What is not so today is not unusual.
+  const told = state.view.facts.filter((fact) => fact.by && fact.yes !== false);
   return (
     <section aria-labelledby="hand-over-title">
       <h1 id="hand-over-title" className={styles.title}>
@@ -58,6 +63,7 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
           <Few
             items={[
               ...deviations.map((line) => `${line.text.label}: ${line.view.deviation?.reason}`),
+              ...found.map((line) => `${line.text.label}: ${word(line)}`),
               ...outside.map((line) => `${line.text.label}: ${word(line)}`),
             ]}
           />
@@ -65,13 +71,13 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
           <Few
             items={[
               ...page.modifications,
-              ...told.map((fact) => `${fact.label}: ${fact.number ?? (fact.yes ? 'yes' : 'no')} ${fact.unit}`),
+              ...told.map((fact) => `${fact.label}: ${known(fact, shownUnit(fact.unit))}`),
               ...spared.map((line) => `${line.text.label}: ${because(line) ?? 'not needed'}`),
             ]}
           />
         </div>
       </div>
-      <Button variant="filled" className={styles.confirm} onClick={confirm} rightSection={<span>Enter</span>}>
+      <Button variant="filled" className={styles.confirm} onClick={confirm} rightSection={<Key name="Enter" />}>
         I have read it, the seat is mine
       </Button>
     </section>

@@ -1,9 +1,11 @@
 import { Button, PasswordInput, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
+import type { Schemas } from '../api/client';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { useDeparture } from '../live/departureContext';
+import { CrewOfRecord } from './CrewOfRecord';
 import { DayOfRecord } from './DayOfRecord';
 import { WorkOfRecord } from './WorkOfRecord';
 import { Notices } from './Notices';
@@ -59,7 +61,7 @@ export function RecordDesk() {
                       </td>
                       <td className={styles.limit}>
                         {text.detail.measure?.min === undefined && text.detail.measure?.max === undefined
-                          ? 'none'
+                          ? limitOfToday(view.reading, text.detail.measure?.decimals ?? 0)
                           : text.expects}
                       </td>
                       <td>
@@ -85,6 +87,7 @@ export function RecordDesk() {
               </li>
             ))}
           </ul>
+          <CrewOfRecord />
           <WorkOfRecord lines={lines} />
           <DayOfRecord />
           <h2>Record</h2>
@@ -106,6 +109,14 @@ export function RecordDesk() {
       </div>
     </section>
   );
+}
+
+/** The limit that the day has set for a reading. */
+function limitOfToday({ value, unit, judgement }: Schemas['ReadingView'], decimals: number): string {
+  const { limit, margin = 0 } = judgement;
+  if (limit === undefined) return 'none';
+  const side = margin === 0 ? 'limit' : Math.sign(value - limit) === Math.sign(margin) ? 'at least' : 'at most';
+  return `${side} ${shown(limit, decimals)} ${shownUnit(unit)}`;
 }
 
 function Signing() {

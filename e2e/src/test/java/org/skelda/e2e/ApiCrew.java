@@ -14,6 +14,7 @@ final class ApiCrew {
     private final String departureId;
     private final Map<String, ApiClient> seats = new HashMap<>();
     private final Map<String, String> choices = new HashMap<>();
+    private final Map<String, String> own = new HashMap<>();
 
     ApiCrew(String departureId) {
         this.departureId = departureId;
@@ -29,6 +30,17 @@ final class ApiCrew {
     ApiCrew choosing(String line, String answer) {
         choices.put(line, answer);
         return this;
+    }
+
+    /** What this aircraft's instruments show, where it is not what the others' show. */
+    ApiCrew reads(Map<String, String> readings) {
+        own.putAll(readings);
+        return this;
+    }
+
+    private String shown(JsonNode text) {
+        String label = text.path("label").asString();
+        return own.containsKey(label) ? own.get(label) : DeskOfDeparture.reading(label);
     }
 
     ApiCrew takeSeat(String seat, String role) {
@@ -161,11 +173,11 @@ final class ApiCrew {
                         seat,
                         ref,
                         "MEASURE",
-                        value(page, text, view) + ",\"unit\":"
+                        "\"value\":" + shown(text) + ",\"unit\":"
                                 + detail.path("measure").path("unit"));
             case "COMPARE" -> {
                 List<String> values = new ArrayList<>();
-                detail.path("compare").path("of").values().forEach(_ -> values.add("118"));
+                detail.path("compare").path("of").values().forEach(_ -> values.add(shown(text)));
                 ask(
                         page,
                         seat,
@@ -181,7 +193,7 @@ final class ApiCrew {
                             seat,
                             ref,
                             "SAY",
-                            value(page, text, view) + ",\"unit\":"
+                            "\"value\":" + shown(text) + ",\"unit\":"
                                     + detail.path("measure").path("unit"));
                 } else {
                     ask(page, seat, ref, "ANSWER", "");
@@ -245,12 +257,6 @@ final class ApiCrew {
         return value.has("example")
                 ? value.path("example").asString()
                 : value.has("min") ? value.path("min").toString() : "as told";
-    }
-
-    /** A number that fits: what a challenge must match, else between the limits that there are. */
-    private static String value(JsonNode page, JsonNode text, JsonNode view) {
-        String known = DeskOfDeparture.reading(text.path("label").asString());
-        return "\"value\":" + known;
     }
 
     /** Whose line it is: the one who answers a challenge, hears a callout, or bears its mark. */

@@ -48,6 +48,14 @@ final class Browsers implements AutoCloseable {
                 .setIsMobile(true));
     }
 
+    /** A phone held upright: one thumb. */
+    Page phone() {
+        return page(new Browser.NewContextOptions()
+                .setViewportSize(390, 780)
+                .setHasTouch(true)
+                .setIsMobile(true));
+    }
+
     private Page page(Browser.NewContextOptions options) {
         BrowserContext context = browser.newContext(options);
         context.setDefaultTimeout(PATIENCE_MS);

@@ -58,7 +58,7 @@ class ColdToSignedTest {
         others.work("overhead");
         altimetersThatDisagreeNameTheSlip(captain);
         others.work("panels", "numbers", "ground-cabin");
-        othersFuelIsCaught(captain, officer);
+        Crew.exchangedDigitsAreCaught(captain, officer);
         Crew.work("Before start", captain, officer);
         others.work("push");
         server.restart(6);
@@ -110,28 +110,6 @@ class ColdToSignedTest {
         }
         captain.text("stands out: two digits exchanged?").waitFor();
         assertThat(captain.cardText()).contains("They do not agree", "within 40 ft of each other");
-    }
-
-    /** A number that does not match the record is named before anybody confirms it. */
-    private static void othersFuelIsCaught(DeskOfDeparture captain, DeskOfDeparture officer) {
-        captain.go("Before start");
-        officer.go("Before start");
-        while (!captain.line().equals("Fuel")) {
-            String before = captain.line();
-            captain.answerByKey();
-            officer.page()
-                    .waitForCondition(() ->
-                            officer.line().equals(before) || officer.line().equals(captain.line()));
-            if (officer.cardText().contains("Confirm")) {
-                officer.answerByKey();
-            }
-            captain.page().waitForCondition(() -> !captain.line().equals(before));
-        }
-        officer.text("You read it.").waitFor();
-        captain.type("6480");
-        captain.press("Enter");
-        captain.text("The record has").waitFor();
-        assertThat(captain.cardText()).contains("6480 kg", "6840 kg", "two digits exchanged?");
     }
 
     /** A list for what goes wrong, two presses away, and back to the place afterwards. */

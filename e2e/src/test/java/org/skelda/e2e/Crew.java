@@ -1,5 +1,7 @@
 package org.skelda.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.util.List;
 
 /** Two people who work a departure together, each at an own browser, by keyboard. */
@@ -32,5 +34,27 @@ final class Crew {
             }
         }
         throw new AssertionError(procedure + " does not end; the desk shows: " + desks[0].cardText());
+    }
+
+    /** A number with two digits exchanged is named before anybody confirms it: the record has 6840 kg of fuel. */
+    static void exchangedDigitsAreCaught(DeskOfDeparture captain, DeskOfDeparture officer) {
+        captain.go("Before start");
+        officer.go("Before start");
+        while (!captain.line().equals("Fuel")) {
+            String before = captain.line();
+            captain.answerByKey();
+            officer.page()
+                    .waitForCondition(() ->
+                            officer.line().equals(before) || officer.line().equals(captain.line()));
+            if (officer.cardText().contains("Confirm")) {
+                officer.answerByKey();
+            }
+            captain.page().waitForCondition(() -> !captain.line().equals(before));
+        }
+        officer.text("You read it.").waitFor();
+        captain.type("6480");
+        captain.press("Enter");
+        captain.text("The record has").waitFor();
+        assertThat(captain.cardText()).contains("6480 kg", "6840 kg", "two digits exchanged?");
     }
 }

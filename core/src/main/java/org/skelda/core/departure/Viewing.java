@@ -13,6 +13,7 @@ import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactView;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.ClockView;
+import org.skelda.core.line.GroundViewing;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LinesViewing;
 import org.skelda.core.line.ProcedureView;
@@ -31,7 +32,7 @@ public final class Viewing {
     private Viewing(Departure departure, Instant at) {
         this.departure = departure;
         this.progress = departure.progress();
-        this.lines = new LinesViewing(progress, at, Viewing::named);
+        this.lines = new LinesViewing(progress, at, Viewing::called);
         this.at = at;
     }
 
@@ -83,8 +84,10 @@ public final class Viewing {
                 departure.controls().positions());
     }
 
-    private static String named(String name) {
-        return DayFact.named(name).map(DayFact::label).orElse(name);
+    private static GroundViewing.Called called(String name) {
+        return DayFact.named(name)
+                .map(fact -> new GroundViewing.Called(fact.label(), fact.unit()))
+                .orElse(new GroundViewing.Called(name, ""));
     }
 
     private static int open(List<ProcedureView> procedures) {

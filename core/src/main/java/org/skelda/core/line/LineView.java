@@ -57,10 +57,14 @@ public record LineView(
      *
      * @param name in words
      * @param value in words, null when not known
+     * @param unit of a number; null for anything else
      * @param why for what the operator has decided, its reasons; null for anything else
      */
     public record Ground(
-            String name, @Nullable String value, @Nullable String why) {}
+            String name,
+            @Nullable String value,
+            @Nullable String unit,
+            @Nullable String why) {}
 
     /** @param value in {@code unit}, as are the limit and margin of each judgement; @param others beside the nearest */
     public record ReadingView(Mark mark, double value, String unit, Judgement judgement, List<Judgement> others) {}

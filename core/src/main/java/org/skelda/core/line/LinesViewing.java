@@ -1,6 +1,5 @@
 package org.skelda.core.line;
 
-import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -9,11 +8,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
-import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
@@ -27,12 +25,10 @@ import org.skelda.core.line.LineView.WaitView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.need.Need;
-import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
-import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.Procedure;
 
 /**
@@ -41,16 +37,16 @@ import org.skelda.core.procedure.Procedure;
 public final class LinesViewing {
     private final Progress progress;
     private final Instant at;
-    private final UnaryOperator<String> wording;
+    private final GroundViewing grounds;
 
     /**
      * @param at the time asked about; the view depends on nothing else
-     * @param wording how the crew calls what a condition names, where it is no reading
+     * @param wording how the crew calls what is known from elsewhere than the lines
      */
-    public LinesViewing(Progress progress, Instant at, UnaryOperator<String> wording) {
+    public LinesViewing(Progress progress, Instant at, Function<String, GroundViewing.Called> wording) {
         this.progress = progress;
         this.at = at;
-        this.wording = wording;
+        this.grounds = new GroundViewing(progress, wording);
     }
 
     /** In working order. */
@@ -175,54 +171,8 @@ public final class LinesViewing {
                 .flatMap(when -> when.names().stream())
                 .distinct()
                 .sorted()
-                .map(this::ground)
+                .map(grounds::ground)
                 .toList();
-    }
-
-    private Ground ground(String name) {
-        Value value = progress.value(name).orElse(null);
-        Option option = progress.plan().option(name);
-        Option.School school =
-                option != null && value != null ? option.saying(value).orElse(null) : null;
-        if (option != null && school != null) {
-            return new Ground(option.label(), school.label(), school.because());
-        }
-        return new Ground(named(name), value == null ? null : words(name, value), null);
-    }
-
-    private String words(String name, Value value) {
-        return switch (value) {
-            case Value.Number(double number) ->
-                BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
-            case Value.YesNo(boolean yes) -> yes ? "yes" : "no";
-            case Value.Word(String word) -> answer(name, word);
-        };
-    }
-
-    /** How an answer of a decision reads. */
-    private String answer(String name, String id) {
-        LineRef decision = progress.plan().choice(name);
-        Line line = decision == null ? null : progress.plan().lines().get(decision);
-        if (line == null || !(line.kind() instanceof Choice choice)) {
-            return id;
-        }
-        return choice.branches().stream()
-                .filter(branch -> branch.id().equals(id))
-                .map(Choice.Branch::label)
-                .findFirst()
-                .orElse("not asked");
-    }
-
-    /** How the crew calls what a condition names. */
-    private String named(String name) {
-        LineRef line = progress.plan().reading(name);
-        if (line == null) {
-            line = progress.plan().choice(name);
-        }
-        if (line != null) {
-            return label(line);
-        }
-        return wording.apply(name);
     }
 
     private LineState state(LineRef ref, Line line, LineRecord record) {
@@ -255,7 +205,8 @@ public final class LinesViewing {
                         WaitKind.STRANDS, ids.stream().map(this::title).collect(Collectors.joining(", ")), null, null);
             case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null, null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null, null);
-            case GateState.Wait.ForFact(String name) -> new WaitView(WaitKind.FACT, named(name), null, name);
+            case GateState.Wait.ForFact(String name) ->
+                new WaitView(WaitKind.FACT, grounds.called(name).words(), null, name);
             case GateState.Wait.InOrder(LineRef ref) -> new WaitView(WaitKind.ORDER, label(ref), null, null);
             case GateState.Wait.ForStandstill() -> new WaitView(WaitKind.STANDSTILL, "The aircraft", null, null);
             case GateState.Wait.ForIdle(int engine) ->

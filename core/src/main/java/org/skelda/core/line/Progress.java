@@ -23,6 +23,7 @@ import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.Marks;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
+import org.skelda.core.procedure.TypeSheet;
 
 /**
  * A plan and what was worked of it: what is complete, what is open, what a line waits for, what is not needed today.
@@ -67,8 +68,8 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         if (decision != null) {
             return choice(decision);
         }
-        Boolean fitted = plan.type().fitted().get(name);
-        return fitted != null ? Optional.of(new Value.YesNo(fitted)) : known.value(name);
+        TypeSheet.Modification modification = plan.type().fitted().get(name);
+        return modification != null ? Optional.of(new Value.YesNo(modification.fitted())) : known.value(name);
     }
 
     /** What was chosen; no answer at all once the question is passed over, or is not asked today. */

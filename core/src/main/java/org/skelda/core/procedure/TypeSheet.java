@@ -10,7 +10,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param id the type's code, e.g. {@code HAVERN-2M}
  * @param name as people call it
  * @param modifications the overlays applied, in words, for the page that shows them
- * @param fitted every modification that the type knows, by its name in a condition: whether this tail has it
+ * @param fitted every modification that the type knows, by its name in a condition
  * @param clocks by id
  * @param measures by id
  * @param maps by id
@@ -21,7 +21,7 @@ public record TypeSheet(
         String id,
         String name,
         List<String> modifications,
-        Map<String, Boolean> fitted,
+        Map<String, Modification> fitted,
         Map<String, ClockSpec> clocks,
         Map<String, MeasureSpec> measures,
         Map<String, PanelMap> maps,
@@ -36,6 +36,9 @@ public record TypeSheet(
         maps = Map.copyOf(maps);
         controls = Map.copyOf(controls);
     }
+
+    /** What some tails of a type have. @param label what it is; @param fitted whether this tail has it */
+    public record Modification(String label, boolean fitted) {}
 
     /** With how many pilots a type is flown. @param min at least; @param max at most; 1 or 2 */
     public record Pilots(int min, int max) {

@@ -71,7 +71,7 @@ public final class TestPlans {
                 "TEST-1",
                 "Test",
                 List.of(),
-                Map.of("modification('dual')", true),
+                Map.of("modification('dual')", new TypeSheet.Modification("Dual heat", true)),
                 Map.of(
                         "door",
                                 new ClockSpec(

@@ -188,6 +188,11 @@ public final class PackReader {
         return bind(source, tree, notes, modifications);
     }
 
+    private static TypeSheet.Modification modification(Map.Entry<String, JsonNode> entry, List<String> fitted) {
+        String label = entry.getValue().path("label").asString(entry.getKey().replace('-', ' '));
+        return new TypeSheet.Modification(label, fitted.contains(entry.getKey()));
+    }
+
     private static TypeSheet bind(PackSource source, ObjectNode tree, List<String> notes, List<String> modifications) {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
@@ -195,10 +200,10 @@ public final class PackReader {
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
         Map<String, Control> controls = each(source, tree, "controls", wrong, PackLines::control);
         refuse(source, wrong);
-        Map<String, Boolean> fitted = new LinkedHashMap<>();
+        Map<String, TypeSheet.Modification> fitted = new LinkedHashMap<>();
         tree.path("modifications")
-                .propertyNames()
-                .forEach(id -> fitted.put(Names.modification(id), modifications.contains(id)));
+                .properties()
+                .forEach(entry -> fitted.put(Names.modification(entry.getKey()), modification(entry, modifications)));
         return new TypeSheet(
                 tree.path("id").asString(),
                 tree.path("name").asString(),
