@@ -12,6 +12,7 @@ type Told =
   | { type: 'SeatHandedOver'; payload: { seat: Seat; to: Person } }
   | { type: 'HandOverConfirmed'; payload: { seat: Seat } }
   | { type: 'RolesSwapped'; payload: object }
+  | { type: 'LinesTaken'; payload: { procedure: string; by?: Seat } }
   | { type: 'ProcedureHeld'; payload: { procedure: string; reason: string } }
   | { type: 'ProcedureResumed'; payload: { procedure: string } };
 
@@ -54,6 +55,10 @@ function sentenceOf(event: LogEvent, title: (procedure: string) => string): stri
       return `read what stood, and has the ${told.payload.seat.toLowerCase()} seat`;
     case 'RolesSwapped':
       return 'swapped flying and monitoring';
+    case 'LinesTaken':
+      return told.payload.by
+        ? `took over the lines of ${title(told.payload.procedure)}`
+        : `gave the lines of ${title(told.payload.procedure)} back`;
     case 'ProcedureHeld':
       return `held ${title(told.payload.procedure)}: ${told.payload.reason}`;
     case 'ProcedureResumed':

@@ -65,6 +65,7 @@ class Havern2aTest {
         both.work("walk-around");
         DeskOfDeparture officer = theSeatIsHandedOver(captain, first);
         both = crew(captain, "stenvik");
+        linesAreTakenOverAndGivenBack(captain, officer);
         both.work("alignment", "panels");
         both.workTo("numbers", "numbers/trim");
         theLoadChangesLate(captain, officer);
@@ -163,6 +164,20 @@ class Havern2aTest {
         return taking;
     }
 
+    /** The captain is away for a moment: the officer's name is under what the officer did of the captain's lines. */
+    private static void linesAreTakenOverAndGivenBack(DeskOfDeparture captain, DeskOfDeparture officer) {
+        captain.go("Alignment");
+        officer.go("Alignment");
+        officer.click("Take these lines over from Malin Oddsrud");
+        captain.text("The other seat has taken these lines over.").waitFor();
+        officer.text("You have taken these lines over.").waitFor();
+        officer.answerByKey();
+        officer.click("Give them back");
+        captain.page()
+                .waitForCondition(
+                        () -> captain.page().getByText("taken these lines over").count() == 0);
+    }
+
     /** Eight more people: three numbers that were typed are not true any more, and nothing else. */
     private static void theLoadChangesLate(DeskOfDeparture captain, DeskOfDeparture officer) throws Exception {
         JsonNode feed = ApiClient.signIn(server, "kvale")
@@ -215,6 +230,7 @@ class Havern2aTest {
                         "104",
                         "held Safety and power: Fueller",
                         "handed the right seat over to Joar Stenvik",
+                        "took over the lines of Alignment",
                         "at least 214 kPa",
                         "Recorder of two tones no");
         Axe.findsNothing(captain.page(), "the record of a day of interruptions");

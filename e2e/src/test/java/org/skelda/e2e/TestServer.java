@@ -111,6 +111,34 @@ final class TestServer implements AutoCloseable {
     }
 
     void start() {
+        launch();
+        waitUntilUp();
+    }
+
+    /** Starts it on packs of a folder. @return what it says, when it ends by itself instead of coming up */
+    String refuses(Path packs) {
+        launch("--skelda.packs=" + packs);
+        try {
+            if (!process.waitFor(STARTS_WITHIN.toSeconds(), TimeUnit.SECONDS)) {
+                kill();
+                throw new IllegalStateException("the server came up");
+            }
+            return Files.readString(data.resolve("server.log"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Starts it on packs of a folder that have no errors. */
+    void accepts(Path packs) {
+        launch("--skelda.packs=" + packs);
+        waitUntilUp();
+    }
+
+    private void launch(String... further) {
         // It lives for a minute: the quick compiler alone takes half the work of a start away from the browsers beside
         // it.
         List<String> command = new ArrayList<>(List.of(
@@ -127,6 +155,7 @@ final class TestServer implements AutoCloseable {
                 "--skelda.demo=true",
                 "--server.port=" + port,
                 "--skelda.clock.speed=" + speed));
+        command.addAll(List.of(further));
         try {
             process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
@@ -136,7 +165,6 @@ final class TestServer implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        waitUntilUp();
     }
 
     private void waitUntilUp() {
