@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.skelda.app.SkeldaApplication;
 import org.skelda.app.departure.Departures;
@@ -79,7 +80,8 @@ final class LiveServer implements AutoCloseable {
                                     Instant.now().plusSeconds(3600),
                                     packs.typeHash(),
                                     packs.procedureHash(),
-                                    List.of()),
+                                    List.of(),
+                                    Map.of()),
                             captain,
                             Instant.now());
             crew.post(

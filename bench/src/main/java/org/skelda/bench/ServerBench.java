@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.skelda.app.SkeldaApplication;
@@ -15,22 +16,15 @@ import org.skelda.app.departure.Departures;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.crew.Person;
-import org.skelda.core.departure.Departure;
-import org.skelda.core.departure.Event;
-import org.skelda.core.log.LogEntry;
-import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
-import org.skelda.formats.record.EventCodec;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Measures the server as its users load it and prints tables for docs/performance.md. */
 public final class ServerBench {
     private static final int DEPARTURES = 50;
     private static final int WARM_UP = 10_000;
     private static final int ROUNDS = 2000;
-    private static final int LOG_LENGTH = 400;
     private static final Duration WARM_FOR = Duration.ofSeconds(15);
     private static final Duration LIVE_FOR = Duration.ofSeconds(20);
     private static final long PACE_MS = 500;
@@ -72,7 +66,8 @@ public final class ServerBench {
                                     Instant.now().plusSeconds(3600),
                                     packs.typeHash(),
                                     packs.procedureHash(),
-                                    List.of()),
+                                    List.of(),
+                                    Map.of()),
                             captain,
                             Instant.now());
             departures.add(id.toString());
@@ -80,18 +75,27 @@ public final class ServerBench {
     }
 
     public static void main(String[] arguments) throws Exception {
+        // A server that is up would keep a bench alive that has failed.
+        Thread.currentThread().setUncaughtExceptionHandler((_, failure) -> {
+            failure.printStackTrace();
+            System.exit(1);
+        });
         if (List.of(arguments).contains("first-page")) {
             coldStarts();
             System.exit(0);
         }
         ServerBench bench = new ServerBench();
+        if (List.of(arguments).contains("long")) {
+            new LongLogBench(bench.server, bench.address).run();
+            System.exit(0);
+        }
         System.out.println("\n| what | n | p50 ms | p99 ms |\n|---|---|---|---|");
         bench.oneDeparture();
         if (List.of(arguments).contains("one")) {
             System.exit(0);
         }
         bench.fiftyDepartures();
-        bench.openingALongLog();
+        new LongLogBench(bench.server, bench.address).run();
         bench.server.close();
         coldStarts();
         System.exit(0);
@@ -187,33 +191,6 @@ public final class ServerBench {
                 toStream.add(System.nanoTime() - sent);
             }
         }
-    }
-
-    private void openingALongLog() {
-        BenchClient client = new BenchClient(address, "halden");
-        List<String> envelopes = JsonMapper.builder()
-                .build()
-                .readTree(client.get("/api/departures/" + departures.getFirst() + "/events"))
-                .values()
-                .stream()
-                .limit(LOG_LENGTH)
-                .map(Object::toString)
-                .toList();
-        Departure state = server.getBean(Departures.class).state(UUID.fromString(departures.getFirst()));
-        Plan plan = state.plan();
-        Times opening = new Times();
-        for (int i = 0; i < 300; i++) {
-            long time = timed(() -> {
-                List<LogEntry<Event>> log =
-                        envelopes.stream().map(EventCodec::read).toList();
-                Departure.replay(plan, log);
-            });
-            if (i >= 100) {
-                opening.add(time);
-            }
-        }
-        System.out.println(
-                opening.row("opening a departure of " + envelopes.size() + " events: reading and folding its log"));
     }
 
     private static void coldStarts() throws Exception {
