@@ -17,3 +17,4 @@ class QuietResizeObserver {
   disconnect() {}
 }
 window.ResizeObserver = QuietResizeObserver as unknown as typeof ResizeObserver;
+Element.prototype.scrollIntoView = () => undefined;

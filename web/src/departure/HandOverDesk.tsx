@@ -5,7 +5,6 @@ import { useDeparture, type WorkLine } from '../live/departureContext';
 import { utc } from '../ui/time';
 import { Key } from '../ui/Key';
 import { shownUnit } from '../ui/units';
-import { because } from './Because';
 import styles from './HandOverDesk.module.css';
 import { Notices } from './Notices';
 import { known } from './useFactOfLine';
@@ -25,7 +24,8 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
   const lines = needed.flatMap((work) => work.lines);
   const done = needed.filter((work) => work.view.state === 'DONE');
   const begun = needed.filter((work) => work.view.state !== 'DONE' && work.view.done > 0);
-  const waiting = needed.filter((work) => work.view.state === 'WAITING');
+  // What is simply later is not told; what a clock opens is.
+  const waiting = needed.filter((work) => work.view.opensAt && !work.view.held);
   const held = needed.filter((work) => work.view.held);
   const deviations = lines.filter((line) => line.view.deviation);
   const outside = lines.filter((line) => line.view.state === 'OUTSIDE');
@@ -40,7 +40,7 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
       </h1>
       <Notices />
       <p className={styles.sum}>
-        <b>{state.view.openLines}</b> lines are open. {state.view.waitsFor.text}.
+        <b>{state.view.openLines}</b> lines are open. Next, {state.view.waitsFor.text}.
       </p>
       <div className={styles.columns}>
         <div>
@@ -52,9 +52,7 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
           <Few
             items={[
               ...held.map((work) => `${work.text.title}, on hold: ${work.view.held?.reason}`),
-              ...waiting.map(
-                (work) => `${work.text.title}${work.view.opensAt ? `, opens ${utc(work.view.opensAt)}` : ''}`,
-              ),
+              ...waiting.map((work) => `${work.text.title}, opens ${utc(work.view.opensAt ?? '')}`),
             ]}
           />
         </div>
@@ -72,7 +70,7 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
             items={[
               ...page.modifications,
               ...told.map((fact) => `${fact.label}: ${known(fact, shownUnit(fact.unit))}`),
-              ...spared.map((line) => `${line.text.label}: ${because(line) ?? 'not needed'}`),
+              ...(spared.length > 0 ? [`${spared.length} lines are not needed today`] : []),
             ]}
           />
         </div>

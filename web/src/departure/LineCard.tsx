@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useLayoutEffect, useRef } from 'react';
 import type { PanelMap } from '../api/client';
 import { Key } from '../ui/Key';
 import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
@@ -51,8 +52,14 @@ export function LineCard({
   const next = line.text.ref === work.view.next;
   const complete = isSettled(line);
   const { Entry } = kinds[text.kind];
+  const card = useRef<HTMLElement>(null);
+  const busy = kinds[text.kind].busy?.(typing) ?? false;
+  // On a small screen the desk has been scrolled: what is displayed next is seen whole, its name above all.
+  useLayoutEffect(() => {
+    card.current?.scrollIntoView({ block: 'nearest' });
+  }, [text.ref, busy]);
   return (
-    <article className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
+    <article ref={card} className={styles.card} data-kind={text.kind} data-state={view.state} data-testid="line-card">
       <p className={styles.where}>
         {[
           view.state === 'NOT_NEEDED'
@@ -96,9 +103,7 @@ export function LineCard({
           send={answering.send}
         />
       )}
-      {!kinds[text.kind].busy?.(typing) && (
-        <Controls line={line} complete={complete} answering={answering} open={open} again={again} />
-      )}
+      {!busy && <Controls line={line} complete={complete} answering={answering} open={open} again={again} />}
     </article>
   );
 }

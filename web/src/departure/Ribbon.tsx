@@ -67,7 +67,10 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
       </button>
       <span className={styles.gap} />
       <span className={styles.cell}>
-        <b>Off-block {utc(page.offBlock)}</b>
+        <b>
+          <span className={styles.roomy}>Off-block </span>
+          {utc(page.offBlock)}
+        </b>
         <small>
           {view.lifecycle === 'OFF_BLOCK' ? 'left its stand' : left ? 'closed' : toGo(Date.parse(page.offBlock) - now)}
         </small>
@@ -75,14 +78,14 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
       {view.inHand && !left && <InHand clock={view.inHand.clock} slackMs={slackNow(view, now)} />}
       <button type="button" className={`${styles.cell} ${styles.narrow}`} onClick={() => open('clocks')}>
         <b>{soonest ? countdown(soonest.ms) : 'Clocks'}</b>
-        <small>{soonest?.words ?? 'none runs'}</small>
+        <small className={soonest ? styles.told : undefined}>{soonest?.words ?? 'none runs'}</small>
       </button>
       <span className={styles.cell} data-link={state.link} role="status">
         <b className={styles.link}>
           {state.link === 'lost' ? '✕ ' : ''}
           {LINK[state.link]}
         </b>
-        <small>
+        <small className={state.link === 'lost' ? styles.told : undefined}>
           {state.link === 'lost'
             ? 'trying again'
             : `${devices} ${devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}

@@ -9,7 +9,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A crew that works lines over HTTP as they come, each kind in its own way, where a journey looks at others. */
 final class ApiCrew {
-    private static final int MOST_ROUNDS = 900;
+    private static final int MOST_ROUNDS = 1500;
 
     private final String departureId;
     private final Map<String, ApiClient> seats = new HashMap<>();

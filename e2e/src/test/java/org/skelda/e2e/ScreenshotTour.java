@@ -1,5 +1,6 @@
 package org.skelda.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -106,11 +107,20 @@ class ScreenshotTour {
         take(desk.page(), "record");
     }
 
+    /** Outside with one thumb: a finding that is about to be kept. */
     private static void phone(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk = CrewMember.signIn(browsers.page(390, 780), server.address(), "Malin Oddsrud")
-                .open("307");
+        Page phone = browsers.phone();
+        DeskOfDeparture desk =
+                CrewMember.signIn(phone, server.address(), "Joar Stenvik").open("214");
         desk.card().waitFor();
-        take(desk.page(), "phone");
+        desk.card()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("finding"))
+                .tap();
+        phone.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Leak").setExact(true))
+                .tap();
+        take(phone, "phone");
     }
 
     /** A start that nothing reads, when its light-off window has passed. */
