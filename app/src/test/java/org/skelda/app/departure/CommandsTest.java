@@ -97,6 +97,24 @@ class CommandsTest {
                 "GIVE_FACT|\"fact\":\"oat_c\",\"number\":\"NaN\",\"unit\":\"degC\"|out-of-range",
                 "GIVE_FACT|\"fact\":\"oat_c\"|bad-request",
                 "GIVE_FACT|\"fact\":\"oat_c\",\"number\":3,\"unit\":\"degC\",\"yes\":true|bad-request",
+                "CHOOSE|\"line\":\"alignment/how\",\"choice\":\"sideways\"|wrong-answer",
+                "CHOOSE|\"line\":\"walk-around/tail\",\"choice\":\"full\"|wrong-answer",
+                "FIND|\"line\":\"walk-around/tail\",\"what\":\"RUST\",\"severity\":\"MINOR\",\"words\":\"x\"|bad-request",
+                "FIND|\"line\":\"walk-around/tail\",\"what\":\"WORN\",\"severity\":\"MINOR\"|bad-request",
+                "FIND|\"line\":\"panels/altimeters\",\"what\":\"WORN\",\"severity\":\"MINOR\",\"words\":\"x\"|wrong-answer",
+                "SETTLE|\"line\":\"walk-around/tail\",\"finding\":0,\"verdict\":\"GO\",\"reason\":\"x\"|nothing-there",
+                "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118],\"unit\":\"ft\"|bad-request",
+                "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118,119],\"unit\":\"ft\"|wrong-answer",
+                "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118,119,120],\"unit\":\"m\"|unit-unknown",
+                "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118,119,99999],\"unit\":\"ft\"|out-of-range",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{}|reason-missing",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"moon\":\"3\"}|reason-missing",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"900\"}|out-of-range",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"3\",\"moon\":\"3\"}|wrong-answer",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"many\"}|wrong-answer",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"1e1\"}|wrong-answer",
+                "SEE_POSITION|\"line\":\"after-start/flight-controls\",\"axis\":\"yaw\",\"position\":\"left\",\"right\":true|gate-closed",
+                "SAY|\"line\":\"before-start/c-fuel\",\"value\":6840,\"unit\":\"lb\"|gate-closed",
                 "LAUNCH||bad-request",
                 "ABANDON|\"reason\":\"\"|reason-missing"
             })
@@ -107,6 +125,20 @@ class CommandsTest {
         assertThat(answer.status()).isBetween(400, 499);
         assertThat(answer.body().path("detail").asString()).isNotBlank().doesNotContain("Exception");
         assertThat(answer.body().path("todo").asString()).isNotBlank();
+        assertThat(head()).isEqualTo(before);
+    }
+
+    @Test
+    void aFindingOfTenThousandCharactersIsRefusedInOneSentenceAndKeptNowhere() throws Exception {
+        long before = head();
+        CrewOverHttp.Answer answer = captain.ask(
+                id,
+                ALL,
+                "FIND",
+                "\"line\":\"walk-around/tail\",\"what\":\"DAMAGE\",\"severity\":\"DOUBTFUL\",\"words\":\""
+                        + "dent ".repeat(2000) + "\"");
+        assertThat(answer.slug()).isEqualTo("bad-request");
+        assertThat(answer.body().toString()).contains("words", "300").hasSizeLessThan(1000);
         assertThat(head()).isEqualTo(before);
     }
 

@@ -19,6 +19,9 @@ import org.skelda.core.need.Known;
  */
 public record Communication(String label, String with, String says, List<Heading> values, boolean readBack)
         implements LineKind {
+    /** As people say numbers: no exponent, no words. */
+    private static final Pattern NUMBER = Pattern.compile("-?\\d{1,9}([.,]\\d{1,6})?");
+
     private static final int LONGEST = 80;
 
     public Communication {
@@ -112,7 +115,10 @@ public record Communication(String label, String with, String says, List<Heading
     private static @Nullable Why wrong(Heading heading, String value) {
         return switch (heading) {
             case Heading.Number number -> {
-                double parsed = number(value);
+                if (!NUMBER.matcher(value).matches()) {
+                    yield new Why.NoneOfThese(number.label(), value, List.of("a number of " + number.unit()));
+                }
+                double parsed = Double.parseDouble(value.replace(',', '.'));
                 if (!(parsed >= number.min() && parsed <= number.max())) {
                     throw new OutOfRange(
                             number.label(),
@@ -136,14 +142,6 @@ public record Communication(String label, String with, String says, List<Heading
                         : new Why.NoneOfThese(
                                 words.label(), value.substring(0, LONGEST), List.of("at most 80 letters"));
         };
-    }
-
-    private static double number(String value) {
-        try {
-            return Double.parseDouble(value.replace(',', '.'));
-        } catch (NumberFormatException _) {
-            return Double.NaN;
-        }
     }
 
     private Taking confirm(History history, Hand hand) {
