@@ -22,6 +22,7 @@ import org.skelda.app.ServerTest;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.departure.SomebodyLooks;
 import org.skelda.app.door.OwnDoor;
 import org.skelda.app.feed.Feeds;
 import org.skelda.app.people.Account;
@@ -171,7 +172,7 @@ class RehearsalTest {
         assertThat(simulator.flights()).as("it was worked a moment ago").isPositive();
         simulator.tidy(System.nanoTime() + Duration.ofMinutes(3).toNanos());
         assertThat(simulator.flights()).isZero();
-        mvc.perform(get("/api/departures/" + rehearsal + "/stream").with(strand()));
+        SomebodyLooks.at(departures, rehearsal);
         for (int i = 0; i < 100 && simulator.flights() == 0; i++) {
             Thread.sleep(50);
         }

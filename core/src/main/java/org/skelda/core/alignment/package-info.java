@@ -1,5 +1,7 @@
 /**
- * How long the inertial units need before they may be used. The numbers are the type's; only the formula lives here.
+ * How the inertial units come to know where they are: how long they need, what they are told, what disturbs them, and
+ * what they keep. The numbers are the type's; only the rules live here. What is not here: the desk of it, and the
+ * simulated units.
  */
 @NullMarked
 package org.skelda.core.alignment;
