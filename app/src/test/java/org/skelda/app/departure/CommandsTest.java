@@ -99,10 +99,13 @@ class CommandsTest {
                 "GIVE_FACT|\"fact\":\"oat_c\",\"number\":3,\"unit\":\"degC\",\"yes\":true|bad-request",
                 "CHOOSE|\"line\":\"alignment/how\",\"choice\":\"sideways\"|wrong-answer",
                 "CHOOSE|\"line\":\"walk-around/tail\",\"choice\":\"full\"|wrong-answer",
-                "FIND|\"line\":\"walk-around/tail\",\"what\":\"RUST\",\"severity\":\"MINOR\",\"words\":\"x\"|bad-request",
+                "FIND|\"line\":\"walk-around/tail\",\"what\":\"RUST\",\"severity\":\"MINOR\""
+                        + ",\"words\":\"x\"|bad-request",
                 "FIND|\"line\":\"walk-around/tail\",\"what\":\"WORN\",\"severity\":\"MINOR\"|bad-request",
-                "FIND|\"line\":\"panels/altimeters\",\"what\":\"WORN\",\"severity\":\"MINOR\",\"words\":\"x\"|wrong-answer",
-                "SETTLE|\"line\":\"walk-around/tail\",\"finding\":0,\"verdict\":\"GO\",\"reason\":\"x\"|nothing-there",
+                "FIND|\"line\":\"panels/altimeters\",\"what\":\"WORN\",\"severity\":\"MINOR\""
+                        + ",\"words\":\"x\"|wrong-answer",
+                "SETTLE|\"line\":\"walk-around/tail\",\"finding\":0,\"verdict\":\"GO\""
+                        + ",\"reason\":\"x\"|nothing-there",
                 "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118],\"unit\":\"ft\"|bad-request",
                 "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118,119],\"unit\":\"ft\"|wrong-answer",
                 "COMPARE|\"line\":\"panels/altimeters\",\"values\":[118,119,120],\"unit\":\"m\"|unit-unknown",
@@ -110,10 +113,12 @@ class CommandsTest {
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{}|reason-missing",
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"moon\":\"3\"}|reason-missing",
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"900\"}|out-of-range",
-                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"3\",\"moon\":\"3\"}|wrong-answer",
+                "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"3\""
+                        + ",\"moon\":\"3\"}|wrong-answer",
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"many\"}|wrong-answer",
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"1e1\"}|wrong-answer",
-                "SEE_POSITION|\"line\":\"after-start/flight-controls\",\"axis\":\"yaw\",\"position\":\"left\",\"right\":true|gate-closed",
+                "SEE_POSITION|\"line\":\"after-start/flight-controls\",\"axis\":\"yaw\""
+                        + ",\"position\":\"left\",\"right\":true|gate-closed",
                 "SAY|\"line\":\"before-start/c-fuel\",\"value\":6840,\"unit\":\"lb\"|gate-closed",
                 "LAUNCH||bad-request",
                 "ABANDON|\"reason\":\"\"|reason-missing"

@@ -230,14 +230,24 @@ class InertialUnitTest {
                 "aligning, shows a code",
                 "navigating",
                 "storing, within 4 s");
-        StringBuilder table = new StringBuilder("""
-                # What an inertial unit does
-
-                Made by a test from the code, for a type whose units are told to navigate. A cell is what the unit does after the event; what it does not take stands in words.
-
-                | it is | switched on | position typed | the far one again | moved | code shown | code cleared | navigation selected | switched off | power gone |
-                |---|---|---|---|---|---|---|---|---|---|
-                """);
+        List<String> events = List.of(
+                "it is",
+                "switched on",
+                "position typed",
+                "the far one again",
+                "moved",
+                "code shown",
+                "code cleared",
+                "navigation selected",
+                "switched off",
+                "power gone");
+        StringBuilder table = new StringBuilder("# What an inertial unit does\n\n")
+                .append("Made by a test from the code, for a type whose units are told to navigate. ")
+                .append("A cell is what the unit does after the event; what it does not take stands in words.\n\n| ")
+                .append(String.join(" | ", events))
+                .append(" |\n|")
+                .append("---|".repeat(events.size()))
+                .append('\n');
         for (int i = 0; i < each.size(); i++) {
             InertialUnit unit = each.get(i);
             Instant at = unit.phase() == Phase.STORING ? s(903) : s(1000);
