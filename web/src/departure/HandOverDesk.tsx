@@ -28,7 +28,7 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
   const waiting = needed.filter((work) => work.view.opensAt && !work.view.held);
   const held = needed.filter((work) => work.view.held);
   const deviations = lines.filter((line) => line.view.deviation);
-  const outside = lines.filter((line) => line.view.state === 'OUTSIDE');
+  const outside = lines.filter((line) => line.view.state === 'OUTSIDE' && !line.view.work?.findings);
   const spared = lines.filter((line) => line.view.state === 'NOT_NEEDED');
   const found = lines.filter((line) => line.view.work?.findings);
   // What is not so today is not unusual.

@@ -198,7 +198,9 @@ export function ProcedureDesk({
           {work.view.done} of {work.view.total}. {work.text.how}
         </span>
         {mine && work.text.seat && <Taken work={work} seat={mine.seat} />}
-        {before && <WayBack to={before} go={go} />}
+        {before && (
+          <WayBack to={before} go={go} first={work.text.occasion !== 'ABNORMAL' || work.view.state === 'DONE'} />
+        )}
       </header>
       <Notices />
       <div className={styles.columns} data-map={map !== undefined || undefined} data-wide={starting || undefined}>
@@ -252,13 +254,16 @@ export function ProcedureDesk({
   );
 }
 
-/** Back to where the crew was, with one key: loud once what it waited for is there. */
-function WayBack({ to, go }: { to: Work; go: (procedure: string) => void }) {
+/**
+ * Back to where the crew was, with one key: loud once what it waited for is there, unless what is displayed comes
+ * first, as a list for what went wrong does.
+ */
+function WayBack({ to, go, first }: { to: Work; go: (procedure: string) => void; first: boolean }) {
   const { view, text } = to;
   return (
     <Button
       className={styles.place}
-      variant={view.next ? 'filled' : 'default'}
+      variant={view.next && first ? 'filled' : 'default'}
       onClick={() => go(text.id)}
       rightSection={<Key name="B" />}
     >

@@ -159,8 +159,8 @@ export function Findings({ line }: { line: WorkLine }) {
           key={`${index} ${finding.words}`}
           data-open={!finding.verdict || finding.verdict === 'MAINTENANCE' || undefined}
         >
-          <b>{sortInWords(finding.what)}</b>, {finding.words}. {SEVERITIES.find(([id]) => id === finding.severity)?.[1]}
-          . Found by {finding.found.by.name}, {utc(finding.found.doneAt)}.{' '}
+          <b>{whatInWords(finding)}</b>. {SEVERITIES.find(([id]) => id === finding.severity)?.[1]}. Found by{' '}
+          {finding.found.by.name}, {utc(finding.found.doneAt)}.{' '}
           {finding.verdict && (
             <>
               {VERDICTS[finding.verdict]}

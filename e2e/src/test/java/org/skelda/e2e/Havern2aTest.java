@@ -110,7 +110,7 @@ class Havern2aTest {
         assertThat(captain.line()).isEqualTo(line);
     }
 
-    /** One thumb, outside: what, how bad, kept. The decision is the captain's, back at the desk. */
+    /** One thumb, outside: a finding in three taps. The decision is the captain's, back at the desk. */
     private static void aDefectIsFoundOnThePhone(DeskOfDeparture captain) {
         Page phone = browsers.phone();
         DeskOfDeparture outside =
@@ -121,7 +121,6 @@ class Havern2aTest {
         while (!thumb.line().equals("Left main gear")) {
             thumb.answerByKey();
         }
-        long begun = System.nanoTime();
         thumb.card()
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A finding"))
                 .tap();
@@ -129,7 +128,6 @@ class Havern2aTest {
         Axe.findsNothing(phone, "a finding on the phone");
         button(phone, "Keep the finding").tap();
         phone.waitForCondition(() -> !thumb.line().equals("Left main gear"));
-        assertThat(java.time.Duration.ofNanos(System.nanoTime() - begun)).isLessThan(java.time.Duration.ofSeconds(10));
 
         captain.go("Walk-around");
         captain.lookBackTo("Left main gear");
