@@ -1,0 +1,54 @@
+package org.skelda.core.apu;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** What can happen to an APU: by a hand, by its own doing, or as it is seen. */
+public sealed interface ApuEvent {
+    Instant at();
+
+    /** Its master switch goes on. */
+    record MasterOn(Instant at) implements ApuEvent {}
+
+    /** Its message says that it can be started: self-test done, door open. */
+    record ReadySeen(Instant at) implements ApuEvent {}
+
+    record StartSelected(Instant at) implements ApuEvent {}
+
+    /** Something of its start was seen by the crew. */
+    record MilestoneSeen(Instant at, ApuMilestone milestone) implements ApuEvent {}
+
+    /**
+     * Its instruments were read.
+     *
+     * @param speed_pct null when there was no reading
+     * @param temperature_C null when there was no reading
+     */
+    record Read(
+            Instant at,
+            @Nullable Double speed_pct,
+            @Nullable Double temperature_C) implements ApuEvent {}
+
+    /** Its generator goes on or off the buses. */
+    record Generator(Instant at, boolean on) implements ApuEvent {}
+
+    /** Its air goes on or off. */
+    record Bleed(Instant at, boolean on) implements ApuEvent {}
+
+    /** Its master switch goes off. */
+    record MasterOff(Instant at) implements ApuEvent {}
+
+    /** It is stopped at once, by the crew. */
+    record EmergencyStop(Instant at) implements ApuEvent {}
+
+    record StoppedItself(Instant at, AutomaticStop why) implements ApuEvent {}
+
+    /** It stands still, as the crew sees it. */
+    record ZeroSeen(Instant at) implements ApuEvent {}
+
+    /** The batteries go off. */
+    record BatteriesOff(Instant at) implements ApuEvent {}
+
+    /** Its fault is reset at the panel outside. */
+    record ResetOutside(Instant at) implements ApuEvent {}
+}
