@@ -100,7 +100,8 @@ public final class Deciding {
             case Ask.OfFact(var ask) ->
                 FactDeciding.decide(departure.progress(), ask, grounds).map(Event::of);
             case Ask.OfSimulator(var ask) ->
-                Controls.decide(ask, departure.feed(), grounds).map(Event::of);
+                Controls.decide(ask, departure.feed(), departure.plan().type().tests(), grounds)
+                        .map(Event::of);
             case Ask.OfRecord(var ask) ->
                 RecordDeciding.decide(ask, grounds, departure.lifecycle(), departure.openLines(), departure.crew())
                         .map(Event::of);

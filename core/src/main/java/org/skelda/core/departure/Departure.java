@@ -17,6 +17,7 @@ import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.fact.Facts;
 import org.skelda.core.feed.Feed;
+import org.skelda.core.indications.Indication;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LineRecord;
@@ -204,9 +205,20 @@ public record Departure(
         return seating.crew().isEmpty() ? Lifecycle.PLANNED : Lifecycle.WORKING;
     }
 
+    /** What the aircraft's feed tells of its lights is known beside the day. */
+    private Known lights(Known day) {
+        Set<String> lights = feed == null ? null : feed.lights();
+        return lights == null
+                ? day
+                : name -> {
+                    String light = Indication.named(name);
+                    return light == null ? day.value(name) : Optional.of(new Value.YesNo(lights.contains(light)));
+                };
+    }
+
     /** The plan and what was worked of it. */
     public Progress progress() {
-        Known day = facts.at(opening.elevation_ft());
+        Known day = lights(facts.at(opening.elevation_ft()));
         Map<String, Value> schools = plan.schools(opening.options());
         return new Progress(
                 plan,

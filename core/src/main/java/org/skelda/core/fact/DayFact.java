@@ -3,6 +3,7 @@ package org.skelda.core.fact;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -16,9 +17,12 @@ public enum DayFact {
     ELEVATION_FT("elevation_ft", "Elevation of the stand", "ft", -1500, 15_000, null),
     GUSTS_KT("gusts_kt", "Gusts", "kt", 0, 120, Change.WEATHER),
     PASSENGERS("passengers", "Passengers", "people", 0, 600, Change.LOAD),
+    TAXI_SLOPE_PCT("taxi_slope_pct", "Steepest slope of the taxi way", "%", 0, 10, Change.RUNWAY),
     MINUTES_STANDING("minutes_standing", "Standing since the last flight", "min", 0, 43_200, null),
+    CONTAMINATED("contaminated", "Taxi way or runway contaminated", Change.RUNWAY),
     ICING("icing", "Icing conditions", Change.WEATHER),
     FIRST_FLIGHT_OF_DAY("first_flight_of_day", "First flight of the day", null),
+    ENGINE_1_FIRST_LAST("engine_1_first_last", "Engine 1 was started first last time", null),
     CREW_CHANGED("crew_changed", "Crew changed", Change.CREW),
     GROUND_POWER("ground_power", "Ground power connected", null),
     NIGHT("night", "Night", null),
@@ -26,6 +30,12 @@ public enum DayFact {
 
     private static final Map<String, DayFact> BY_ID =
             Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(DayFact::id, Function.identity()));
+
+    /** Names of those that are yes or no. */
+    public static final Set<String> YES_NO = Arrays.stream(values())
+            .filter(fact -> fact.kind() == Kind.YES_NO)
+            .map(DayFact::id)
+            .collect(Collectors.toUnmodifiableSet());
 
     private final String id;
     private final String label;

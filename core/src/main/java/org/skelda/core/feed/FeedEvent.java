@@ -1,6 +1,7 @@
 package org.skelda.core.feed;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.skelda.core.log.Fact;
 
@@ -15,6 +16,13 @@ public sealed interface FeedEvent extends Fact {
 
     /** Nothing arrives any more. @param lastHeard when the newest reading was taken, on the feed's own clock */
     record FeedLost(UUID feed, Instant lastHeard) implements FeedEvent {}
+
+    /** The aircraft shows other lights than before. @param lights all that are lit, shown or heard now, by their ids */
+    record LightsSeen(List<String> lights) implements FeedEvent {
+        public LightsSeen {
+            lights = List.copyOf(lights);
+        }
+    }
 
     @Override
     default String subject() {

@@ -13,7 +13,11 @@ public sealed interface Doing
                 Communication.Hear,
                 ControlCheck.See,
                 Walk.Find,
-                Walk.Settle {
+                Walk.Settle,
+                Indications.SeeGroup,
+                Indications.SeeOne,
+                Indications.Decide,
+                Indications.TestAgain {
 
     /**
      * Ticks it.

@@ -5,7 +5,8 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.need.Known;
 
 /** What one kind of line expects, and how it is worked. A new kind is a new file here; the compiler names the rest. */
-public sealed interface LineKind permits Tick, Measure, Compare, Challenge, Choice, Communication, ControlCheck, Walk {
+public sealed interface LineKind
+        permits Tick, Measure, Compare, Challenge, Choice, Communication, ControlCheck, Walk, Indications {
 
     /** What the line is about, as it is read. */
     String label();

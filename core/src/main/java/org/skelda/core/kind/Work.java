@@ -15,7 +15,11 @@ public sealed interface Work
                 Communication.Heard,
                 ControlCheck.PositionSeen,
                 Walk.Found,
-                Walk.Settled {
+                Walk.Settled,
+                Indications.GroupSeen,
+                Indications.OneSeen,
+                Indications.Decided,
+                Indications.BegunAnew {
 
     /**
      * It was done as written.

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param heard by the headings' ids
  * @param axes of a control check
  * @param findings of a station
+ * @param test what a test shows and what was seen of it
  * @param agreed how an irreversible control was agreed on
  */
 public record WorkView(
@@ -24,37 +25,42 @@ public record WorkView(
         @Nullable Map<String, String> heard,
         @Nullable List<ControlCheck.AxisView> axes,
         @Nullable List<Walk.FindingView> findings,
+        Indications.@Nullable TestView test,
         Work.@Nullable Agreement agreed) {
 
     static WorkView limits(List<Measure.LimitView> limits) {
-        return new WorkView(limits, null, null, null, null, null, null, null);
+        return new WorkView(limits, null, null, null, null, null, null, null, null);
     }
 
     static WorkView compared(Compare.Compared compared) {
-        return new WorkView(null, compared, null, null, null, null, null, null);
+        return new WorkView(null, compared, null, null, null, null, null, null, null);
     }
 
     static WorkView said(Challenge.Said said) {
-        return new WorkView(null, null, said, null, null, null, null, null);
+        return new WorkView(null, null, said, null, null, null, null, null, null);
     }
 
     static WorkView choice(Choice.ChoiceView choice) {
-        return new WorkView(null, null, null, choice, null, null, null, null);
+        return new WorkView(null, null, null, choice, null, null, null, null, null);
     }
 
     static WorkView heard(Map<String, String> heard) {
-        return new WorkView(null, null, null, null, heard, null, null, null);
+        return new WorkView(null, null, null, null, heard, null, null, null, null);
     }
 
     static WorkView axes(List<ControlCheck.AxisView> axes) {
-        return new WorkView(null, null, null, null, null, axes, null, null);
+        return new WorkView(null, null, null, null, null, axes, null, null, null);
     }
 
     static WorkView findings(List<Walk.FindingView> findings) {
-        return new WorkView(null, null, null, null, null, null, findings, null);
+        return new WorkView(null, null, null, null, null, null, findings, null, null);
+    }
+
+    static WorkView test(Indications.TestView test) {
+        return new WorkView(null, null, null, null, null, null, null, test, null);
     }
 
     static WorkView agreed(Work.Agreement agreed) {
-        return new WorkView(null, null, null, null, null, null, null, agreed);
+        return new WorkView(null, null, null, null, null, null, null, null, agreed);
     }
 }

@@ -31,10 +31,10 @@ public final class GroundViewing {
         Option.School school =
                 option != null && value != null ? option.saying(value).orElse(null) : null;
         if (option != null && school != null) {
-            return new Ground(option.label(), school.label(), null, school.because());
+            return new Ground(option.label(), school.label(), null, school.because(), school.against());
         }
         Called called = called(name);
-        return new Ground(called.words(), value == null ? null : words(name, value), unit(called, value), null);
+        return new Ground(called.words(), value == null ? null : words(name, value), unit(called, value), null, null);
     }
 
     Called called(String name) {

@@ -58,13 +58,15 @@ public record LineView(
      * @param name in words
      * @param value in words, null when not known
      * @param unit of a number; null for anything else
-     * @param why for what the operator has decided, its reasons; null for anything else
+     * @param why for what the operator has decided, what speaks for it; null for anything else
+     * @param against for what the operator has decided, what speaks against it; null for anything else
      */
     public record Ground(
             String name,
             @Nullable String value,
             @Nullable String unit,
-            @Nullable String why) {}
+            @Nullable String why,
+            @Nullable String against) {}
 
     /** @param value in {@code unit}, as are the limit and margin of each judgement; @param others beside the nearest */
     public record ReadingView(Mark mark, double value, String unit, Judgement judgement, List<Judgement> others) {}

@@ -68,8 +68,32 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         if (decision != null) {
             return choice(decision);
         }
+        Optional<Value> state = state(name);
+        if (state.isPresent()) {
+            return state;
+        }
         TypeSheet.Modification modification = plan.type().fitted().get(name);
         return modification != null ? Optional.of(new Value.YesNo(modification.fitted())) : known.value(name);
+    }
+
+    /** What is known of the aircraft's state: by lines that are complete, engines that run, and what both tell. */
+    private Optional<Value> state(String name) {
+        LineRef done = plan.done(name);
+        if (done != null) {
+            return Optional.of(new Value.YesNo(complete(done)));
+        }
+        Integer engine = plan.running(name);
+        if (engine != null) {
+            return Optional.of(new Value.YesNo(idling.contains(engine)));
+        }
+        When state = plan.state(name);
+        return state == null
+                ? Optional.empty()
+                : switch (state.need(this::value)) {
+                    case Need.Needed _ -> Optional.of(new Value.YesNo(true));
+                    case Need.NotNeeded _ -> Optional.of(new Value.YesNo(false));
+                    case Need.NotDecided _ -> Optional.empty();
+                };
     }
 
     /** What was chosen; no answer at all once the question is passed over, or is not asked today. */
@@ -212,9 +236,7 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
             names.forEach(name -> waits.add(unknown(name)));
         }
         for (String name : line.kind().awaits(this::value)) {
-            if (!isLost(name)) {
-                waits.add(unknown(name));
-            }
+            addUnknown(name, waits);
         }
         if (waits.size() > own && line.head().guards() != null) {
             guards = line.head().guards();
@@ -223,6 +245,19 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
             waits.add(new GateState.Wait.InOrder(first));
         }
         return new GateState(waits, guards);
+    }
+
+    /** What a state hangs on is waited for in its place. */
+    private void addUnknown(String name, List<GateState.Wait> waits) {
+        When state = plan.state(name);
+        if (state != null && state.need(this::value) instanceof Need.NotDecided(var names)) {
+            names.forEach(one -> addUnknown(one, waits));
+        } else if (!isLost(name)) {
+            GateState.Wait wait = unknown(name);
+            if (!waits.contains(wait)) {
+                waits.add(wait);
+            }
+        }
     }
 
     /** An answer or a reading comes by its line; a fact of the day is told. */

@@ -56,7 +56,7 @@ public record MeasureSpec(
     }
 
     /**
-     * Judges one reading against the nearer limit.
+     * Judges one reading against the nearer limit; against the nearer caution where there is no limit.
      *
      * @param value the reading, in {@link #unit}
      * @return the verdict with the nearer limit and the margin to it
@@ -72,15 +72,25 @@ public record MeasureSpec(
                     unit,
                     "Read the instrument again and type what it shows.");
         }
-        double toMin = min == null ? Double.POSITIVE_INFINITY : value - min;
-        double toMax = max == null ? Double.POSITIVE_INFINITY : max - value;
-        double margin = rounded(Math.min(toMin, toMax));
-        Double limit = min == null && max == null ? null : toMin <= toMax ? min : max;
         boolean caution =
                 (cautionBelow != null && value < cautionBelow) || (cautionAbove != null && value > cautionAbove);
-        Judgement.Verdict verdict =
-                margin < 0 ? Judgement.Verdict.OUTSIDE : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
-        return new Judgement(verdict, limit, limit == null ? null : margin, source);
+        boolean limited = min != null || max != null;
+        // Where nothing is refused, what is worth a caution is what the reading is told against.
+        Nearer nearer = limited ? Nearer.of(value, min, max) : Nearer.of(value, cautionBelow, cautionAbove);
+        Judgement.Verdict verdict = limited && nearer.margin() < 0
+                ? Judgement.Verdict.OUTSIDE
+                : caution ? Judgement.Verdict.CAUTION : Judgement.Verdict.WITHIN;
+        return new Judgement(verdict, nearer.bound(), nearer.bound() == null ? null : nearer.margin(), source);
+    }
+
+    /** The nearer of two bounds, null when there is none, and the distance to it, negative beyond. */
+    private record Nearer(@Nullable Double bound, double margin) {
+        static Nearer of(double value, @Nullable Double low, @Nullable Double high) {
+            double toLow = low == null ? Double.POSITIVE_INFINITY : value - low;
+            double toHigh = high == null ? Double.POSITIVE_INFINITY : high - value;
+            Double bound = low == null && high == null ? null : toLow <= toHigh ? low : high;
+            return new Nearer(bound, rounded(Math.min(toLow, toHigh)));
+        }
     }
 
     /** Whether any limit applies. */

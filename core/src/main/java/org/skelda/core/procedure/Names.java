@@ -21,6 +21,21 @@ public final class Names {
         return "option('" + id + "')";
     }
 
+    /** Whether a line is complete; known of a state only, and never of what a line's need hangs on. */
+    public static String done(LineRef line) {
+        return "done('" + line + "')";
+    }
+
+    /** Whether an engine is at idle after its start; known of a state only. */
+    public static String running(int engine) {
+        return "running('" + engine + "')";
+    }
+
+    /** Whether the aircraft is in a state, as the operator's procedures tell. */
+    public static String state(String id) {
+        return "state('" + id + "')";
+    }
+
     /** Whether the tail has a modification. */
     public static String modification(String id) {
         return "modification('" + id + "')";

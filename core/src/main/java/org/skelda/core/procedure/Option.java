@@ -39,14 +39,15 @@ public record Option(String id, String label, List<School> schools, String set) 
     /**
      * One way to do it.
      *
-     * @param id a slug; @param label as it is shown; @param because its reasons, in a sentence
+     * @param id a slug; @param label as it is shown; @param because what speaks for it, in a sentence
+     * @param against what speaks against it, in a sentence
      * @param value what it says to conditions: a number, yes or no, or its id as a word
      */
-    public record School(String id, String label, String because, Value value) {
+    public record School(String id, String label, String because, String against, Value value) {
 
         /** One that says its id. */
-        public School(String id, String label, String because) {
-            this(id, label, because, new Value.Word(id));
+        public School(String id, String label, String because, String against) {
+            this(id, label, because, against, new Value.Word(id));
         }
     }
 

@@ -41,9 +41,13 @@ public final class Plan {
 
     private final Map<String, Option> options = new LinkedHashMap<>();
     private final Map<String, Option> optionNames = new HashMap<>();
+    private final Map<String, When> states = new HashMap<>();
+    private final Map<String, LineRef> done = new HashMap<>();
+    private final Map<String, Integer> running = new HashMap<>();
 
-    private Plan(TypeSheet type, List<Option> options, List<Procedure> procedures) {
+    private Plan(TypeSheet type, List<Option> options, Map<String, When> states, List<Procedure> procedures) {
         this.type = type;
+        states.forEach((id, when) -> this.states.put(Names.state(id), when));
         for (Option option : options) {
             this.options.put(option.id(), option);
             optionNames.put(Names.option(option.id()), option);
@@ -61,6 +65,7 @@ public final class Plan {
         for (Line line : procedure.lines()) {
             LineRef ref = procedure.ref(line);
             lines.put(ref, line);
+            done.put(Names.done(ref), ref);
             if (gate != null) {
                 gatesBefore.put(ref, gate);
             }
@@ -74,6 +79,7 @@ public final class Plan {
             }
             if (line.kind() instanceof Start start) {
                 engines.add(start.engine());
+                running.put(Names.running(start.engine()), start.engine());
             }
             if (line.head().marks().motion() != null) {
                 moving.add(ref);
@@ -104,13 +110,19 @@ public final class Plan {
     /**
      * @param type the type's sheet with the tail's modifications
      * @param options of the operator
+     * @param states how the aircraft's states are told, by the type's ids
      * @param procedures in working order
      * @throws InvalidPlan when they contradict each other, with everything that is wrong
      */
-    public static Plan of(TypeSheet type, List<Option> options, List<Procedure> procedures) {
-        Plan plan = new Plan(type, options, procedures);
+    public static Plan of(TypeSheet type, List<Option> options, Map<String, When> states, List<Procedure> procedures) {
+        Plan plan = new Plan(type, options, states, procedures);
         refuse(PlanChecks.findings(plan));
         return plan;
+    }
+
+    /** The same without states. */
+    public static Plan of(TypeSheet type, List<Option> options, List<Procedure> procedures) {
+        return of(type, options, Map.of(), procedures);
     }
 
     /** The same without options. */
@@ -118,9 +130,14 @@ public final class Plan {
         return of(type, List.of(), procedures);
     }
 
-    /** Looks closely as well at what its conditions ask for. @throws InvalidPlan with everything that is wrong */
-    public Plan examined() {
-        refuse(PlanChecks.closeFindings(this));
+    /**
+     * Looks closely as well at what its conditions ask for.
+     *
+     * @param day names of the day that are yes or no
+     * @throws InvalidPlan with everything that is wrong
+     */
+    public Plan examined(Set<String> day) {
+        refuse(PlanChecks.closeFindings(this, day));
         return this;
     }
 
@@ -202,6 +219,21 @@ public final class Plan {
     /** The decision that a name in a condition stands for; null when it stands for something else. */
     public @Nullable LineRef choice(String name) {
         return choices.get(name);
+    }
+
+    /** What tells the state that a name stands for; null when it stands for something else. */
+    public @Nullable When state(String name) {
+        return states.get(name);
+    }
+
+    /** The line whose being complete a name stands for; null when it stands for something else. */
+    public @Nullable LineRef done(String name) {
+        return done.get(name);
+    }
+
+    /** The engine whose running a name stands for; null when it stands for something else. */
+    public @Nullable Integer running(String name) {
+        return running.get(name);
     }
 
     /** An answer of a decision that leads to a list. */

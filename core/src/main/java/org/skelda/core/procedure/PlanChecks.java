@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -13,6 +14,7 @@ import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Caution;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Hazard;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Memory;
@@ -27,28 +29,35 @@ final class PlanChecks {
     private final List<String> findings = new ArrayList<>();
 
     private final boolean closely;
+    private final Set<String> day;
 
-    private PlanChecks(Plan plan, boolean closely) {
+    private PlanChecks(Plan plan, boolean closely, Set<String> day) {
         this.plan = plan;
         this.closely = closely;
+        this.day = day;
     }
 
     /**
      * What a pack from outside is refused for beside that, and one that was taken long ago is not: care that it lacks,
      * and lines that nobody can reach with all that the conditions ask for.
+     *
+     * @param day names of the day that are yes or no
      */
-    static List<String> closeFindings(Plan plan) {
-        PlanChecks checks = new PlanChecks(plan, true);
+    static List<String> closeFindings(Plan plan, Set<String> day) {
+        PlanChecks checks = new PlanChecks(plan, true, day);
         for (Procedure procedure : plan.procedures()) {
             checks.seatExists(procedure);
-            procedure.lines().forEach(line -> checks.care(procedure, procedure.ref(line), line));
+            procedure.lines().forEach(line -> {
+                checks.care(procedure, procedure.ref(line), line);
+                checks.statesAreTold(procedure.ref(line), line);
+            });
         }
         checks.everyGateCanOpen();
         return checks.findings;
     }
 
     static List<String> findings(Plan plan) {
-        PlanChecks checks = new PlanChecks(plan, false);
+        PlanChecks checks = new PlanChecks(plan, false, Set.of());
         checks.uniqueIds();
         plan.procedures().forEach(checks::namesLeadSomewhere);
         if (checks.findings.isEmpty()) {
@@ -122,6 +131,21 @@ final class PlanChecks {
         }
     }
 
+    /** Every state that a test of warnings hangs on. */
+    private void statesAreTold(LineRef ref, Line line) {
+        if (line.kind() instanceof Indications indications) {
+            indications.test().phases().stream()
+                    .flatMap(phase -> phase.expected().stream())
+                    .flatMap(expected -> expected.when() == null ? Stream.empty() : expected.when().names().stream())
+                    .filter(name -> plan.type().states().keySet().stream()
+                            .anyMatch(state -> Names.state(state).equals(name)))
+                    .filter(name -> plan.state(name) == null)
+                    .distinct()
+                    .forEach(name -> findings.add(
+                            ref + ": what its test shows hangs on " + name + ", which these procedures do not tell"));
+        }
+    }
+
     private void kindLeadsSomewhere(LineRef ref, Line line) {
         if (line.kind() instanceof Measure measure && measure.outside() != null) {
             listExists(ref, measure.outside());
@@ -180,11 +204,12 @@ final class PlanChecks {
     /**
      * Completes what can be completed until nothing more can; what is left waits for itself. A line with a condition is
      * taken as done where the condition is not looked at; closely looked at, it is tried under every school of every
-     * option, the others as they are set.
+     * option, the others as they are set. What the day decides is taken as needed; where that leaves a line waiting for
+     * itself, the day is tried both ways.
      */
     private void everyGateCanOpen() {
         if (!closely) {
-            everyGateCanOpen(Map.of());
+            tell(waitingForThemselves(Map.of()));
             return;
         }
         everyGateCanOpen(plan.schools(Map.of()));
@@ -197,7 +222,47 @@ final class PlanChecks {
         }
     }
 
-    private void everyGateCanOpen(Map<String, Value> schools) {
+    private void everyGateCanOpen(Map<String, Value> known) {
+        tell(stuck(known));
+    }
+
+    private void tell(List<LineRef> waiting) {
+        waiting.forEach(ref -> findings.add(ref + ": it waits for itself and can never be reached"));
+    }
+
+    /** What waits for itself on every day, or on the first day that is found where something does. */
+    private List<LineRef> stuck(Map<String, Value> known) {
+        List<LineRef> waiting = waitingForThemselves(known);
+        if (waiting.isEmpty()) {
+            return waiting;
+        }
+        Optional<String> open = undecided(waiting, known);
+        if (open.isEmpty()) {
+            return waiting;
+        }
+        for (boolean yes : new boolean[] {true, false}) {
+            Map<String, Value> one = new HashMap<>(known);
+            one.put(open.get(), new Value.YesNo(yes));
+            List<LineRef> found = stuck(one);
+            if (!found.isEmpty()) {
+                return found;
+            }
+        }
+        return List.of();
+    }
+
+    /** A name of the day on which it hangs whether one of these lines is needed. */
+    private Optional<String> undecided(List<LineRef> waiting, Map<String, Value> known) {
+        return waiting.stream()
+                .flatMap(ref -> plan.conditions(ref).stream())
+                .filter(when -> when.need(name -> Optional.ofNullable(known.get(name))) instanceof Need.NotDecided)
+                .flatMap(when -> when.names().stream().sorted())
+                .filter(name -> day.contains(name) && !known.containsKey(name))
+                .findFirst();
+    }
+
+    /** Completes what can be completed; what is left, in working order. */
+    private List<LineRef> waitingForThemselves(Map<String, Value> schools) {
         Set<LineRef> done = new HashSet<>();
         Set<String> clocks = new HashSet<>();
         boolean moved = true;
@@ -212,9 +277,7 @@ final class PlanChecks {
                 }
             }
         }
-        plan.lines().keySet().stream()
-                .filter(ref -> !done.contains(ref))
-                .forEach(ref -> findings.add(ref + ": it waits for itself and can never be reached"));
+        return plan.lines().keySet().stream().filter(ref -> !done.contains(ref)).toList();
     }
 
     /** Whether a line is not needed under these schools, or its condition is not looked at. */

@@ -2,6 +2,9 @@ package org.skelda.core.procedure;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
 
 /**
@@ -15,6 +18,9 @@ import org.skelda.core.measure.MeasureSpec;
  * @param measures by id
  * @param maps by id
  * @param controls that need care, by id
+ * @param states in which it can be, in words, by id
+ * @param tests of its warnings, by id
+ * @param apu its APU; null when it has none, or its document tells nothing of it
  * @param pilots with how many it is flown
  */
 public record TypeSheet(
@@ -26,6 +32,9 @@ public record TypeSheet(
         Map<String, MeasureSpec> measures,
         Map<String, PanelMap> maps,
         Map<String, Control> controls,
+        Map<String, String> states,
+        Map<String, IndicationTest> tests,
+        @Nullable ApuProfile apu,
         Pilots pilots) {
 
     public TypeSheet {
@@ -35,6 +44,8 @@ public record TypeSheet(
         measures = Map.copyOf(measures);
         maps = Map.copyOf(maps);
         controls = Map.copyOf(controls);
+        states = Map.copyOf(states);
+        tests = Map.copyOf(tests);
     }
 
     /** What some tails of a type have. @param label what it is; @param fitted whether this tail has it */

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.feed.Feed;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.LogEntry;
@@ -20,14 +21,23 @@ public record Controls(Map<String, String> positions) {
         positions = Map.copyOf(positions);
     }
 
-    /** The controls are the simulator's; with a real aircraft's feed there are none. */
-    public static Decision<SimulatorEvent> decide(SimulatorAsk ask, @Nullable Feed feed, Grounds grounds) {
+    /**
+     * The controls are the simulator's; with a real aircraft's feed there are none.
+     *
+     * @param tests of the type's warnings, by id: what lamps and switches there are
+     */
+    public static Decision<SimulatorEvent> decide(
+            SimulatorAsk ask, @Nullable Feed feed, Map<String, IndicationTest> tests, Grounds grounds) {
         return switch (ask) {
-            case SimulatorAsk.TapControl(String control, String position) ->
-                grounds.seated(() -> feed == null || !feed.simulated()
-                        ? Decision.refused(new Refusal.NothingThere(
-                                "No simulated aircraft is attached; its controls are not here."))
-                        : grounds.accept(new SimulatorEvent.ControlTapped(control, position)));
+            case SimulatorAsk.TapControl tap ->
+                grounds.seated(() -> {
+                    String wrong = feed == null || !feed.simulated()
+                            ? "No simulated aircraft is attached; its controls are not here."
+                            : LightControls.wrong(tap, tests);
+                    return wrong == null
+                            ? grounds.accept(new SimulatorEvent.ControlTapped(tap.control(), tap.position()))
+                            : Decision.refused(new Refusal.NothingThere(wrong));
+                });
         };
     }
 

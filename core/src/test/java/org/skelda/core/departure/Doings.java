@@ -15,6 +15,7 @@ import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.Hand;
 import org.skelda.core.kind.History;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineKind;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Taking;
@@ -65,6 +66,7 @@ public final class Doings {
                 said.values().isEmpty() ? Doing.Answer.PLAIN : new Communication.Hear(heard(said));
             case ControlCheck check -> next(check, history);
             case Walk walk -> walking(walk, history, random);
+            case Indications indications -> testing(indications, history, known);
         };
     }
 
@@ -123,6 +125,42 @@ public final class Doings {
                 true);
     }
 
+    /** The next group, or what is to be done about one that is not as it should be. */
+    private static Doing testing(Indications indications, History history, Known known) {
+        Indications.TestView view = indications.view(history, known).test();
+        for (Indications.GroupView group : view.groups()) {
+            if (!group.complete()) {
+                return new Indications.SeeGroup(group.phase(), group.group());
+            }
+        }
+        for (Indications.WrongView wrong : view.wrong()) {
+            if (wrong.verdict() != Indications.Verdict.GO) {
+                return wrong.go() == null
+                        ? new Indications.TestAgain()
+                        : new Indications.Decide(wrong.phase(), wrong.indication(), Indications.Verdict.GO);
+            }
+        }
+        return new Indications.TestAgain();
+    }
+
+    private static List<Doing> wildly(Indications indications, SplittableRandom random) {
+        List<Doing> all = new ArrayList<>(List.of(new Indications.TestAgain(), new Indications.SeeGroup("no", "no")));
+        indications
+                .test()
+                .phases()
+                .forEach(phase -> indications.test().groups().forEach(group -> {
+                    all.add(new Indications.SeeGroup(phase.id(), group.id()));
+                    group.indications().forEach(one -> {
+                        all.add(new Indications.SeeOne(phase.id(), one.id(), random.nextBoolean()));
+                        all.add(new Indications.Decide(
+                                phase.id(),
+                                one.id(),
+                                random.nextBoolean() ? Indications.Verdict.GO : Indications.Verdict.MAINTENANCE));
+                    });
+                }));
+        return all;
+    }
+
     private static Doing walking(Walk walk, History history, SplittableRandom random) {
         WorkView view = walk.view(history, Known.NOTHING);
         if (view != null && view.findings() != null) {
@@ -174,6 +212,9 @@ public final class Doings {
                     .forEach(axis -> axis.positions()
                             .forEach(position ->
                                     all.add(new ControlCheck.See(axis.id(), position, random.nextInt(3) > 0))));
+        }
+        if (line.kind() instanceof Indications indications) {
+            all.addAll(wildly(indications, random));
         }
         return all.get(random.nextInt(all.size()));
     }

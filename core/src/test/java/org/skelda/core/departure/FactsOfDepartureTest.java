@@ -70,8 +70,8 @@ class FactsOfDepartureTest {
         assertThat(line(FLUID).state()).isEqualTo(LineState.NOT_NEEDED);
         assertThat(line(FLUID).because())
                 .containsExactly(
-                        new LineView.Ground("Icing conditions", null, null, null),
-                        new LineView.Ground("Outside air", "12", "degC", null));
+                        new LineView.Ground("Icing conditions", null, null, null, null),
+                        new LineView.Ground("Outside air", "12", "degC", null, null));
         assertThat(log.state().openLines()).doesNotContain(COVERS, FLUID);
         assertThat(procedure("ice").total()).isEqualTo(2);
     }
@@ -112,7 +112,8 @@ class FactsOfDepartureTest {
                 .containsExactly("Battery volts");
         log.accept(CAPTAIN, Ask.of(new LineAsk.WorkLine(VOLTS, new Measure.Type(24.1, "V"))));
         assertThat(line(CHARGE).state()).isEqualTo(LineState.NOT_NEEDED);
-        assertThat(line(CHARGE).because()).containsExactly(new LineView.Ground("Battery volts", "24.1", "V", null));
+        assertThat(line(CHARGE).because())
+                .containsExactly(new LineView.Ground("Battery volts", "24.1", "V", null, null));
     }
 
     @Test

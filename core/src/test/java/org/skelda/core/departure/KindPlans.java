@@ -24,6 +24,7 @@ import org.skelda.core.kind.Note;
 import org.skelda.core.kind.Read;
 import org.skelda.core.kind.Walk;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.TestWhen;
 import org.skelda.core.need.When;
 import org.skelda.core.need.WordIs;
 import org.skelda.core.procedure.Change;
@@ -58,8 +59,9 @@ final class KindPlans {
             "control-check",
             "Control check",
             List.of(
-                    new Option.School("one", "One axis after the other", "Each is watched to its end."),
-                    new Option.School("all", "All together", "It is quicker.")),
+                    new Option.School(
+                            "one", "One axis after the other", "Each is watched to its end.", "It is longer."),
+                    new Option.School("all", "All together", "It is quicker.", "A corner is missed.")),
             "one");
 
     private KindPlans() {}

@@ -16,6 +16,7 @@ import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Read;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.need.TestWhen;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.Condition;
@@ -101,6 +102,9 @@ public final class TestPlans {
                 Map.of("volts", volts),
                 Map.of(),
                 Map.of(),
+                Map.of(),
+                Map.of(),
+                null,
                 pilots);
     }
 

@@ -51,4 +51,14 @@ class MeasureSpecTest {
         assertThatThrownBy(() -> new MeasureSpec("x", "V", 1, Double.NaN, 1, null, null, null, null, "t"))
                 .hasMessageContaining("possibleMin");
     }
+
+    @Test
+    void whereNothingIsRefusedTheCautionIsWhatAReadingIsToldAgainst() {
+        MeasureSpec drift = new MeasureSpec("Drift", "NM/h", 1, 0, 60, null, null, null, 2.2, "table");
+        assertThat(drift.judge(1.1)).isEqualTo(new Judgement(Judgement.Verdict.WITHIN, 2.2, 1.1, "table"));
+        assertThat(drift.judge(2.2)).isEqualTo(new Judgement(Judgement.Verdict.WITHIN, 2.2, 0.0, "table"));
+        assertThat(drift.judge(3)).isEqualTo(new Judgement(Judgement.Verdict.CAUTION, 2.2, -0.8, "table"));
+        MeasureSpec free = new MeasureSpec("Drift", "NM/h", 1, 0, 60, null, null, null, null, "table");
+        assertThat(free.judge(1)).isEqualTo(new Judgement(Judgement.Verdict.WITHIN, null, null, "table"));
+    }
 }

@@ -1,4 +1,4 @@
-package org.skelda.core.departure;
+package org.skelda.core.need;
 
 import java.util.Optional;
 import java.util.Set;
@@ -6,19 +6,15 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.skelda.core.need.Known;
-import org.skelda.core.need.Need;
-import org.skelda.core.need.Value;
-import org.skelda.core.need.When;
 
 /** A condition made by hand, for plans that come from no pack. */
-record TestWhen(Set<String> names, Set<Double> numbers, Function<Known, Need> decide) implements When {
+public record TestWhen(Set<String> names, Set<Double> numbers, Function<Known, Need> decide) implements When {
 
-    static TestWhen below(String name, double limit) {
+    public static TestWhen below(String name, double limit) {
         return of(name, Set.of(limit), value -> value instanceof Value.Number(double number) && number < limit);
     }
 
-    static TestWhen yes(String name) {
+    public static TestWhen yes(String name) {
         return of(name, Set.of(), value -> value instanceof Value.YesNo(boolean yes) && yes);
     }
 
@@ -32,7 +28,7 @@ record TestWhen(Set<String> names, Set<Double> numbers, Function<Known, Need> de
         });
     }
 
-    TestWhen and(TestWhen other) {
+    public TestWhen and(TestWhen other) {
         return new TestWhen(
                 Stream.concat(names.stream(), other.names.stream()).collect(Collectors.toUnmodifiableSet()),
                 Stream.concat(numbers.stream(), other.numbers.stream()).collect(Collectors.toUnmodifiableSet()),

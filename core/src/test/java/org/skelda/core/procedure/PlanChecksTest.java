@@ -5,15 +5,29 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.kind.Action;
 import org.skelda.core.kind.Check;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.need.Need;
+import org.skelda.core.need.TestWhen;
 import org.skelda.core.need.Value;
 
 class PlanChecksTest {
-    private static final TypeSheet TYPE =
-            new TypeSheet("T", "T", List.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), TypeSheet.Pilots.TWO);
+    private static final TypeSheet TYPE = new TypeSheet(
+            "T",
+            "T",
+            List.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            null,
+            TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {
         return new Procedure(
@@ -97,22 +111,68 @@ class PlanChecksTest {
 
     @Test
     void anOptionSaysOneKindOfValueAndEachOnce() {
-        Option.School ninety = new Option.School("below-90", "Below 90", "Fuel.", new Value.Number(90));
-        Option.School sixty = new Option.School("below-60", "Below 60", "Air.", new Value.Number(60));
+        Option.School ninety = new Option.School("below-90", "Below 90", "Fuel.", "Air.", new Value.Number(90));
+        Option.School sixty = new Option.School("below-60", "Below 60", "Air.", "Fuel.", new Value.Number(60));
         Option option = new Option("low-flow", "Low flow", List.of(ninety, sixty), "below-60");
         assertThat(option.saying(new Value.Number(90))).contains(ninety);
         Plan plan = Plan.of(TYPE, List.of(option), List.of(procedure("p", line("a"))));
         assertThat(plan.schools(Map.of())).containsEntry("option('low-flow')", new Value.Number(60));
         assertThat(plan.schools(Map.of("low-flow", "below-90")))
                 .containsEntry("option('low-flow')", new Value.Number(90));
-        Option.School word = new Option.School("any", "Any", "None.");
+        Option.School word = new Option.School("any", "Any", "None.", "None.");
         assertThatThrownBy(() -> new Option("low-flow", "Low flow", List.of(ninety, word), "any"))
                 .hasMessage("its choices say values of different kinds");
         assertThatThrownBy(() -> new Option(
                         "low-flow",
                         "Low flow",
-                        List.of(ninety, new Option.School("more", "More", "So.", ninety.value())),
+                        List.of(ninety, new Option.School("more", "More", "So.", "So.", ninety.value())),
                         "more"))
                 .hasMessage("two of its choices say the same");
+    }
+
+    private static final TestWhen NIGHT = TestWhen.yes("night");
+    private static final TestWhen DAY = new TestWhen(
+            NIGHT.names(),
+            Set.of(),
+            known -> known.value("night")
+                    .map(value -> value.equals(new Value.YesNo(false)) ? Need.NEEDED : Need.NOT_NEEDED)
+                    .orElseGet(() -> NIGHT.need(known)));
+
+    private static Line second(TestWhen when, String waitsFor) {
+        List<Condition> gate = List.of(new Condition.LineDone(LineRef.parse(waitsFor)));
+        return new Line(
+                new LineHead("second", null, gate, null, null, List.of(), false, when), new Check("second", "on"));
+    }
+
+    /** Two procedures, either of which is the second by night or by day. */
+    private static Plan inTurns(TestWhen secondIsP, TestWhen secondIsQ) {
+        return Plan.of(
+                TYPE,
+                List.of(
+                        procedure(
+                                "p",
+                                second(secondIsP, "q/work"),
+                                line("work", new Condition.LineDone(LineRef.parse("p/second")))),
+                        procedure(
+                                "q",
+                                second(secondIsQ, "p/work"),
+                                line("work", new Condition.LineDone(LineRef.parse("q/second"))))));
+    }
+
+    @Test
+    void eitherMayComeFirstWhereTheDayDecides() {
+        Plan plan = inTurns(NIGHT, DAY);
+        assertThat(plan.examined(Set.of("night"))).isSameAs(plan);
+    }
+
+    @Test
+    void aDayOnWhichEachWaitsForTheOtherIsRefused() {
+        for (TestWhen both : List.of(NIGHT, DAY)) {
+            assertThatThrownBy(() -> inTurns(both, both).examined(Set.of("night")))
+                    .isInstanceOfSatisfying(
+                            Plan.InvalidPlan.class,
+                            e -> assertThat(e.findings())
+                                    .contains("p/second: it waits for itself and can never be reached"));
+        }
     }
 }

@@ -2,6 +2,7 @@ package org.skelda.formats.feed;
 
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Sample;
 import org.skelda.core.watch.Subject;
 
@@ -11,10 +12,17 @@ import org.skelda.core.watch.Subject;
  * @param at when it was read, on the feed's own clock
  * @param subject what it is of
  * @param sample the readings of an engine, its time in microseconds since 1970; impossible ones are left out of it
+ * @param lights what the aircraft shows, by ids; null when the line tells nothing of it
  * @param impossible one sentence for each reading that no such instrument shows
  */
-public record FeedLine(Instant at, Subject subject, Sample sample, List<String> impossible) {
+public record FeedLine(
+        Instant at,
+        Subject subject,
+        Sample sample,
+        @Nullable List<String> lights,
+        List<String> impossible) {
     public FeedLine {
+        lights = lights == null ? null : List.copyOf(lights);
         impossible = List.copyOf(impossible);
     }
 }

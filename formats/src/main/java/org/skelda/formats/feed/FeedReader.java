@@ -7,6 +7,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -18,10 +19,13 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Reads a batch of a feed: one JSON object a line, with {@code t} (RFC 3339), {@code subject}, and readings by the
- * names of the trace. A malformed line refuses the whole batch. A reading that no instrument shows is left out and
- * told; it is never judged.
+ * names of the trace; an aircraft's line may tell its {@code lights}, all that show now. A malformed line refuses the
+ * whole batch. A reading that no instrument shows is left out and told; it is never judged.
  */
 public final class FeedReader {
+    private static final int MOST_LIGHTS = 400;
+    private static final int LONGEST_NAME = 60;
+
     /** Most lines of a batch. */
     public static final int MOST_LINES = 5000;
 
@@ -82,7 +86,25 @@ public final class FeedReader {
                 node,
                 Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000),
                 impossible);
-        return new FeedLine(at, subject, sample, impossible);
+        return new FeedLine(at, subject, sample, lights(number, node), impossible);
+    }
+
+    private static @Nullable List<String> lights(int number, JsonNode node) {
+        JsonNode lights = node.path("lights");
+        if (lights.isMissingNode() || lights.isNull()) {
+            return null;
+        }
+        if (!lights.isArray() || lights.size() > MOST_LIGHTS) {
+            throw new InvalidFeed(number, "'lights' is no list of at most " + MOST_LIGHTS + " names");
+        }
+        List<String> names = new ArrayList<>();
+        for (JsonNode light : lights.values()) {
+            if (!light.isString() || light.asString().length() > LONGEST_NAME) {
+                throw new InvalidFeed(number, "'lights' holds something that is no name of a light");
+            }
+            names.add(light.asString());
+        }
+        return names;
     }
 
     private static JsonNode parsed(int number, String text) {

@@ -8,6 +8,7 @@ import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Writes samples as lines of a feed. What it writes, {@link FeedReader} reads as the same samples. */
@@ -20,14 +21,7 @@ public final class FeedWriter {
 
     /** One line without its line end. @param subject what it is of */
     public static String line(Subject subject, Sample sample, StartProfile.Engine engine) {
-        ObjectNode node = JSON.createObjectNode();
-        node.put(
-                "t",
-                Instant.ofEpochSecond(
-                                Math.floorDiv(sample.at_us(), US_PER_S),
-                                Math.floorMod(sample.at_us(), US_PER_S) * NS_PER_US)
-                        .toString());
-        node.put("subject", subject.toString());
+        ObjectNode node = begun(subject, sample.at_us());
         for (Parameter parameter : Parameter.values()) {
             double value = sample.of(parameter);
             if (!Double.isNaN(value)) {
@@ -38,6 +32,24 @@ public final class FeedWriter {
         put(node, "fuel", sample.fuel());
         put(node, "ignition", sample.ignition());
         return JSON.writeValueAsString(node);
+    }
+
+    /** What the aircraft shows, as one line. @param lights all that are lit, shown or heard, by their ids */
+    public static String lights(long at_us, List<String> lights) {
+        ObjectNode node = begun(Subject.AIRCRAFT, at_us);
+        ArrayNode array = node.putArray("lights");
+        lights.forEach(array::add);
+        return JSON.writeValueAsString(node);
+    }
+
+    private static ObjectNode begun(Subject subject, long at_us) {
+        ObjectNode node = JSON.createObjectNode();
+        node.put(
+                "t",
+                Instant.ofEpochSecond(Math.floorDiv(at_us, US_PER_S), Math.floorMod(at_us, US_PER_S) * NS_PER_US)
+                        .toString());
+        node.put("subject", subject.toString());
+        return node;
     }
 
     /** A batch, each line ended. */

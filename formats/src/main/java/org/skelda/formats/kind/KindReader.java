@@ -2,6 +2,7 @@ package org.skelda.formats.kind;
 
 import java.time.Duration;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.regex.Pattern;
 import java.util.regex.PatternSyntaxException;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Role;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Action;
 import org.skelda.core.kind.Callout;
 import org.skelda.core.kind.Caution;
@@ -23,6 +25,7 @@ import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.Hazard;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineKind;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
@@ -33,6 +36,7 @@ import org.skelda.core.kind.Start;
 import org.skelda.core.kind.Walk;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.When;
+import org.skelda.core.procedure.TypeSheet;
 import tools.jackson.databind.JsonNode;
 
 /** Turns a line's node that passed the schema into its kind. */
@@ -40,15 +44,17 @@ public final class KindReader {
     private static final double MILLIS_PER_SECOND = 1000;
 
     private final Map<String, MeasureSpec> measures;
+    private final Map<String, IndicationTest> tests;
     private final Function<JsonNode, @Nullable When> conditions;
 
-    /** @param measures of the type, by id; @param conditions the condition that a node carries */
-    public KindReader(Map<String, MeasureSpec> measures, Function<JsonNode, @Nullable When> conditions) {
-        this.measures = measures;
+    /** @param sheet of the type; @param conditions the condition that a node carries */
+    public KindReader(TypeSheet sheet, Function<JsonNode, @Nullable When> conditions) {
+        this.measures = sheet.measures();
+        this.tests = sheet.tests();
         this.conditions = conditions;
     }
 
-    /** @throws IllegalArgumentException when it names a measure that the type does not have, or contradicts itself */
+    /** @throws IllegalArgumentException when it names what the type does not have, or contradicts itself */
     public LineKind read(JsonNode node) {
         return switch (text(node, "kind")) {
             case "action" -> new Action(text(node, "label"), text(node, "setting"), seconds(node, "holds_s"));
@@ -67,6 +73,7 @@ public final class KindReader {
             case "caution" -> new Caution(text(node, "label"), text(node, "hazard"), hazards(node));
             case "control-check" -> controlCheck(node);
             case "walk" -> new Walk(text(node, "label"), text(node, "looks"));
+            case "indications" -> indications(node);
             case "start" ->
                 new Start(node.path("engine").intValue(), text(node, "label"), text(node, "does"), today(node));
             default -> throw new IllegalArgumentException("there is no line kind '" + text(node, "kind") + "'");
@@ -178,6 +185,18 @@ public final class KindReader {
                         .map(axis ->
                                 new ControlCheck.Axis(text(axis, "id"), text(axis, "label"), texts(axis, "positions")))
                         .toList());
+    }
+
+    private Indications indications(JsonNode node) {
+        IndicationTest test = tests.get(text(node, "test"));
+        if (test == null) {
+            throw new IllegalArgumentException("the type has no test '" + text(node, "test") + "'");
+        }
+        Map<String, String> go = new LinkedHashMap<>();
+        node.path("go")
+                .properties()
+                .forEach(entry -> go.put(entry.getKey(), entry.getValue().asString()));
+        return new Indications(text(node, "label"), text(node, "does"), test, go);
     }
 
     private static Set<Hazard> hazards(JsonNode node) {

@@ -20,6 +20,7 @@ import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Communication;
 import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Walk;
 import org.skelda.core.kind.Work;
@@ -43,7 +44,11 @@ public final class WorkCodec {
             "LineHeard",
             "LinePositionSeen",
             "LineFound",
-            "LineSettled");
+            "LineSettled",
+            "LineGroupSeen",
+            "LineIndicationSeen",
+            "LineIndicationDecided",
+            "LineTestBegunAnew");
 
     private WorkCodec() {}
 
@@ -61,6 +66,10 @@ public final class WorkCodec {
             case ControlCheck.PositionSeen _ -> "LinePositionSeen";
             case Walk.Found _ -> "LineFound";
             case Walk.Settled _ -> "LineSettled";
+            case Indications.GroupSeen _ -> "LineGroupSeen";
+            case Indications.OneSeen _ -> "LineIndicationSeen";
+            case Indications.Decided _ -> "LineIndicationDecided";
+            case Indications.BegunAnew _ -> "LineTestBegunAnew";
         };
     }
 
@@ -106,6 +115,25 @@ public final class WorkCodec {
                 payload.put("finding", finding).put("verdict", word(verdict));
                 put(payload, "reason", reason);
             }
+            case Indications.GroupSeen seen -> {
+                payload.put("phase", seen.phase()).put("group", seen.group());
+                texts(payload, "expected", seen.expected());
+                if (!seen.dark().isEmpty()) {
+                    texts(payload, "dark", seen.dark());
+                }
+                if (!seen.extra().isEmpty()) {
+                    texts(payload, "extra", seen.extra());
+                }
+            }
+            case Indications.OneSeen(String phase, String indication, boolean lit, List<String> expected) -> {
+                payload.put("phase", phase).put("indication", indication).put("lit", lit);
+                texts(payload, "expected", expected);
+            }
+            case Indications.Decided(String phase, String indication, Indications.Verdict verdict, String reason) -> {
+                payload.put("phase", phase).put("indication", indication).put("verdict", word(verdict));
+                put(payload, "reason", reason);
+            }
+            case Indications.BegunAnew _ -> {}
         }
     }
 
@@ -152,8 +180,37 @@ public final class WorkCodec {
                         whole(payload, "finding"),
                         word(Walk.Verdict.class, payload, "verdict"),
                         maybeText(payload, "reason"));
+            case "LineGroupSeen" ->
+                new Indications.GroupSeen(
+                        text(payload, "phase"),
+                        text(payload, "group"),
+                        texts(payload, "expected"),
+                        texts(payload, "dark"),
+                        texts(payload, "extra"));
+            case "LineIndicationSeen" ->
+                new Indications.OneSeen(
+                        text(payload, "phase"),
+                        text(payload, "indication"),
+                        yes(payload, "lit"),
+                        texts(payload, "expected"));
+            case "LineIndicationDecided" ->
+                new Indications.Decided(
+                        text(payload, "phase"),
+                        text(payload, "indication"),
+                        word(Indications.Verdict.class, payload, "verdict"),
+                        maybeText(payload, "reason"));
+            case "LineTestBegunAnew" -> new Indications.BegunAnew();
             default -> throw new InvalidEvent("'" + type + "' is nothing by which a line is worked");
         };
+    }
+
+    private static void texts(ObjectNode payload, String key, List<String> texts) {
+        ArrayNode array = payload.putArray(key);
+        texts.forEach(array::add);
+    }
+
+    private static List<String> texts(JsonNode payload, String key) {
+        return payload.path(key).values().stream().map(JsonNode::asString).toList();
     }
 
     private static void alone(ObjectNode payload, boolean alone) {

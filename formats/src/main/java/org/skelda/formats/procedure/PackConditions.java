@@ -1,5 +1,6 @@
 package org.skelda.formats.procedure;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
@@ -25,6 +26,7 @@ final class PackConditions {
     private final Conditions language;
     private final Map<String, Reach.Bounds> bounds = new LinkedHashMap<>();
     private final Map<JsonNode, Found> found = new IdentityHashMap<>();
+    private final Map<String, When> states = new LinkedHashMap<>();
 
     private PackConditions(
             TypeSheet sheet, Collection<Option> options, List<List<PlacedLine>> placed, Conditions language) {
@@ -53,21 +55,47 @@ final class PackConditions {
         }
     }
 
-    /** Reads those of a document. */
+    /** Reads those of a document. @param document of the procedures */
     static PackConditions of(
             TypeSheet sheet,
             Collection<Option> options,
-            JsonNode procedures,
+            JsonNode document,
             List<List<PlacedLine>> placed,
             Conditions language) {
         PackConditions conditions = new PackConditions(sheet, options, placed, language);
         Map<String, Kind> declared = new LinkedHashMap<>();
         conditions.bounds.forEach((name, bounds) -> declared.put(name, bounds.kind()));
+        JsonNode procedures = document.path("procedures");
         for (int i = 0; i < procedures.size(); i++) {
             conditions.read(procedures.get(i), "/procedures/" + i, "when", declared);
             placed.get(i).forEach(line -> conditions.read(line, declared));
         }
+        Map<String, Kind> ofStates = new LinkedHashMap<>(declared);
+        placed.stream().flatMap(List::stream).forEach(line -> conditions.tells(line, ofStates));
+        document.path("states").properties().forEach(entry -> {
+            String path = "/states/" + entry.getKey();
+            When when = language.compile(entry.getValue().asString(), ofStates);
+            conditions.found.put(entry.getValue(), new Found(path, when));
+            conditions.states.put(entry.getKey(), when);
+        });
         return conditions;
+    }
+
+    /** What a line tells of the aircraft's state: that it is done, and of a start, that its engine runs. */
+    private void tells(PlacedLine line, Map<String, Kind> declared) {
+        List<String> names = new ArrayList<>(List.of(Names.done(line.ref())));
+        if (line.node().path("kind").asString().equals("start")) {
+            names.add(Names.running(line.node().path("engine").intValue()));
+        }
+        names.forEach(name -> {
+            declared.put(name, Kind.YES_NO);
+            bounds.put(name, Reach.Bounds.YES_NO);
+        });
+    }
+
+    /** How the states of the type are told, by their ids. */
+    Map<String, When> states() {
+        return states;
     }
 
     private void read(PlacedLine line, Map<String, Kind> declared) {

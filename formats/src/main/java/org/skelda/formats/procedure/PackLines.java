@@ -97,7 +97,11 @@ final class PackLines {
                 text(node, "label"),
                 node.path("choices").values().stream()
                         .map(choice -> new Option.School(
-                                text(choice, "id"), text(choice, "label"), text(choice, "because"), value(choice)))
+                                text(choice, "id"),
+                                text(choice, "label"),
+                                text(choice, "because"),
+                                text(choice, "against"),
+                                value(choice)))
                         .toList(),
                 text(node, "set"));
     }
@@ -113,7 +117,7 @@ final class PackLines {
 
     static Procedure procedure(JsonNode node, List<PlacedLine> placed, TypeSheet sheet, PackConditions conditions) {
         Procedure.Style style = KindReader.word(Procedure.Style.class, text(node, "style"));
-        KindReader kinds = new KindReader(sheet.measures(), conditions::of);
+        KindReader kinds = new KindReader(sheet, conditions::of);
         List<Line> lines = placed.stream()
                 .map(line -> line(line, sheet, kinds, conditions))
                 .toList();

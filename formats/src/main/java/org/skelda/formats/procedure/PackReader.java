@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.fact.DayFact;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Conditions;
 import org.skelda.core.procedure.ClockSpec;
@@ -120,7 +123,7 @@ public final class PackReader {
                     procedures.source.line("/type"),
                     "these are procedures for " + procedures.typeId() + ", the type document is " + type.id());
         }
-        return join(sheet(type.source, modifications), procedures.source, language, closely);
+        return join(sheet(type.source, modifications, language, closely), procedures.source, language, closely);
     }
 
     /**
@@ -165,7 +168,20 @@ public final class PackReader {
                 .toList();
     }
 
-    private static TypeSheet sheet(PackSource source, List<String> modifications) {
+    /**
+     * What a type is for one tail.
+     *
+     * @param type its document
+     * @param modifications ids of the tail's modifications, applied in this order
+     * @param language in which conditions are written
+     * @throws InvalidPack with all that is wrong
+     */
+    static TypeSheet sheet(Document type, List<String> modifications, Conditions language) {
+        return sheet(type.source, modifications, language, false);
+    }
+
+    private static TypeSheet sheet(
+            PackSource source, List<String> modifications, Conditions language, boolean closely) {
         ObjectNode tree = source.tree().deepCopy();
         List<String> notes = new ArrayList<>();
         for (String id : modifications) {
@@ -185,7 +201,7 @@ public final class PackReader {
             PackSchema.check(source, tree);
             refuse(source, contradictions(source, tree));
         }
-        return bind(source, tree, notes, modifications);
+        return bind(source, tree, notes, modifications, closely, language);
     }
 
     private static TypeSheet.Modification modification(Map.Entry<String, JsonNode> entry, List<String> fitted) {
@@ -193,17 +209,31 @@ public final class PackReader {
         return new TypeSheet.Modification(label, fitted.contains(entry.getKey()));
     }
 
-    private static TypeSheet bind(PackSource source, ObjectNode tree, List<String> notes, List<String> modifications) {
+    private static TypeSheet bind(
+            PackSource source,
+            ObjectNode tree,
+            List<String> notes,
+            List<String> modifications,
+            boolean closely,
+            Conditions language) {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
         Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
         Map<String, Control> controls = each(source, tree, "controls", wrong, PackLines::control);
-        refuse(source, wrong);
         Map<String, TypeSheet.Modification> fitted = new LinkedHashMap<>();
         tree.path("modifications")
                 .properties()
                 .forEach(entry -> fitted.put(Names.modification(entry.getKey()), modification(entry, modifications)));
+        Map<String, String> states = each(source, tree, "states", wrong, (_, node) -> node.asString());
+        PackTests reading = new PackTests(tree, states.keySet(), fitted.keySet(), language);
+        Map<String, IndicationTest> tests = each(source, tree, "tests", wrong, reading::test);
+        if (closely) {
+            reading.examine(source, wrong);
+        }
+        ApuProfile apu =
+                tree.has("apu") ? orFinding(source, "/apu", wrong, () -> PackApu.profile(tree.path("apu"))) : null;
+        refuse(source, wrong);
         return new TypeSheet(
                 tree.path("id").asString(),
                 tree.path("name").asString(),
@@ -213,6 +243,9 @@ public final class PackReader {
                 measures,
                 maps,
                 controls,
+                states,
+                tests,
+                apu,
                 new TypeSheet.Pilots(
                         tree.path("pilots").path(0).intValue(2),
                         tree.path("pilots").path(1).intValue(2)));
@@ -263,7 +296,7 @@ public final class PackReader {
         for (int i = 0; i < nodes.size(); i++) {
             placed.add(PlacedLine.of(nodes.get(i), "/procedures/" + i));
         }
-        PackConditions conditions = PackConditions.of(sheet, options.values(), nodes, placed, language);
+        PackConditions conditions = PackConditions.of(sheet, options.values(), source.tree(), placed, language);
         if (closely) {
             conditions.examine(source, wrong);
         }
@@ -278,8 +311,8 @@ public final class PackReader {
         }
         refuse(source, wrong);
         try {
-            Plan plan = Plan.of(sheet, List.copyOf(options.values()), procedures);
-            return closely ? plan.examined() : plan;
+            Plan plan = Plan.of(sheet, List.copyOf(options.values()), conditions.states(), procedures);
+            return closely ? plan.examined(DayFact.YES_NO) : plan;
         } catch (Plan.InvalidPlan e) {
             throw new InvalidPack(
                     source.file(),

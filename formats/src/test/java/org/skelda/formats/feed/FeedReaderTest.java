@@ -60,6 +60,37 @@ class FeedReaderTest {
     }
 
     @Test
+    void lightsThatAreWrittenAreReadAgainAndALineWithoutThemTellsNothing() {
+        String line = FeedWriter.lights(1_777_886_353_100_000L, List.of("fire-bell", "fire-apu"));
+        assertThat(read(line, StartProfile.Engine.JET)).singleElement().satisfies(read -> {
+            assertThat(read.subject()).isEqualTo(Subject.AIRCRAFT);
+            assertThat(read.lights()).containsExactly("fire-bell", "fire-apu");
+            assertThat(read.sample().at_us()).isEqualTo(1_777_886_353_100_000L);
+        });
+        assertThat(read(FeedWriter.lights(1_777_886_353_100_000L, List.of()), StartProfile.Engine.JET)
+                        .getFirst()
+                        .lights())
+                .isEmpty();
+        assertThat(read(GOOD, StartProfile.Engine.JET).getFirst().lights()).isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"fire-bell\"|is no list of at most 400 names",
+                "[1]|holds something that is no name of a light",
+                "[\"0123456789012345678901234567890123456789012345678901234567890\"]|is no name of a light",
+            })
+    void lightsThatAreNoneRefuseTheBatchByTheirLine(String lights, String words) {
+        String line = "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"aircraft\",\"lights\":" + lights + "}";
+        assertThatThrownBy(() -> read(GOOD + "\n" + line, StartProfile.Engine.JET))
+                .isInstanceOf(InvalidFeed.class)
+                .hasMessageContaining("line 2")
+                .hasMessageContaining(words);
+    }
+
+    @Test
     void anUnknownNameIsIgnoredAndBlankLinesAreSkipped() {
         List<FeedLine> lines = read("\n" + GOOD + "\r\n\n" + GOOD.replace("33.100", "33.200"), StartProfile.Engine.JET);
         assertThat(lines).extracting(FeedLine::subject).containsExactly(Subject.engine(2), Subject.engine(2));

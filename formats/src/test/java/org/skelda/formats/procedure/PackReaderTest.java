@@ -53,6 +53,7 @@ class PackReaderTest {
                         "Caution",
                         "ControlCheck",
                         "Walk",
+                        "Indications",
                         "Start");
         assertThat(plan.lines().values())
                 .filteredOn(line -> line.head().marksOffBlock())
@@ -128,6 +129,27 @@ class PackReaderTest {
             assertThat(finding.path()).isEqualTo("/measures/battery-volts-apu");
             assertThat(finding.message()).contains("outside what is possible");
         });
+    }
+
+    @Test
+    void aTestThatExpectsWhatNoGroupHasIsRefused() {
+        String spoilt = type.replace("expected: [master-caution-left, ", "expected: [moonlight, master-caution-left, ");
+        assertThat(findings(spoilt, procedures)).singleElement().satisfies(finding -> {
+            assertThat(finding.path()).isEqualTo("/tests/loop-fault");
+            assertThat(finding.line()).isEqualTo(lineOf(spoilt, "loop-fault:\n    label: Loop fault test"));
+            assertThat(finding.message()).contains("'held' expects 'moonlight', which is in none of the groups");
+        });
+    }
+
+    @Test
+    void aLineNamesATestOfItsTypeAndLightsThatItLooksAt() {
+        assertThat(findings(type, procedures.replace("test: loop-fault", "test: moon-fault")))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.message()).contains("the type has no test 'moon-fault'"));
+        assertThat(findings(type, procedures.replace("go: {squib-hold:", "go: {squib-moon:")))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.message())
+                        .contains("'squib-moon' may be missing, but 'squibs' does not look at it"));
     }
 
     @Test

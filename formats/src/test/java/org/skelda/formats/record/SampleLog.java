@@ -22,6 +22,7 @@ import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Communication;
 import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Walk;
@@ -112,6 +113,13 @@ public final class SampleLog {
                 worked(new Walk.Found(Walk.Sort.LEAK, "one drop a minute", Walk.Severity.DOUBTFUL)),
                 worked(new Walk.Settled(0, Walk.Verdict.GO, "within limits")),
                 worked(new Walk.Settled(0, Walk.Verdict.MAINTENANCE, null)),
+                worked(new Indications.GroupSeen("held", "lamps", List.of("fire-1", "fire-2"), List.of(), List.of())),
+                worked(new Indications.GroupSeen("held", "lamps", List.of("a", "b"), List.of("a"), List.of("c"))),
+                Event.of(new FeedEvent.LightsSeen(List.of("bell", "fire-1"))),
+                worked(new Indications.OneSeen("held", "fire-2", false, List.of("fire-1", "fire-2"))),
+                worked(new Indications.Decided("held", "fire-2", Indications.Verdict.GO, "the other loop works")),
+                worked(new Indications.Decided("held", "fire-1", Indications.Verdict.MAINTENANCE, null)),
+                worked(new Indications.BegunAnew()),
                 Event.of(new LineEvent.ChangeReported(Change.RUNWAY, "now 25", List.of(LINE))),
                 Event.of(new LineEvent.DeviationRecorded(LINE, "sticks; \"ü\" \u2028", "battery-volts")),
                 Event.of(new LineEvent.DeviationRecorded(LINE, "not fitted", null)),
