@@ -18,6 +18,8 @@ import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Viewing;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
+import org.skelda.core.indications.IndicationGroup;
+import org.skelda.core.indications.TestPhase;
 import org.skelda.core.kind.Callout;
 import org.skelda.core.kind.Challenge;
 import org.skelda.core.kind.Choice;
@@ -25,6 +27,7 @@ import org.skelda.core.kind.Communication;
 import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Standing;
@@ -104,6 +107,14 @@ final class ScriptedCrew {
         if (line.kind() instanceof ControlCheck check) {
             for (ControlCheck.Axis axis : check.axes()) {
                 axis.positions().forEach(position -> work(by, ref, new ControlCheck.See(axis.id(), position, true)));
+            }
+            return;
+        }
+        if (line.kind() instanceof Indications indications) {
+            for (TestPhase phase : indications.test().phases()) {
+                for (IndicationGroup group : indications.test().groups()) {
+                    work(by, ref, new Indications.SeeGroup(phase.id(), group.id()));
+                }
             }
             return;
         }

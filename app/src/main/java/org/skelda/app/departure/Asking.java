@@ -12,6 +12,7 @@ import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Command;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.need.Value;
+import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorAsk;
 import org.skelda.sim.ControlMove;
 
@@ -56,7 +57,10 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
 
     SimulatorAsk control(String control, String position) {
         try {
-            ControlMove.parse(control, position);
+            // Which lamps and tests there are is the type's: the departure tells.
+            if (!LightControls.has(control)) {
+                ControlMove.parse(control, position);
+            }
             return new SimulatorAsk.TapControl(control, position);
         } catch (IllegalArgumentException e) {
             throw doesNotFit("control", String.valueOf(e.getMessage()));

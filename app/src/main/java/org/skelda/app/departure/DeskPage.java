@@ -63,14 +63,18 @@ record DeskPage(
                 view);
     }
 
-    /** What the operator has decided once for all. @param value the school in words; @param because its reasons */
-    record OptionText(String id, String label, String value, String because) {}
+    /**
+     * What the operator has decided once for all. @param value the school in words; @param because what speaks for
+     * it; @param against what speaks against it
+     */
+    record OptionText(String id, String label, String value, String because, String against) {}
 
     private static List<OptionText> options(Departure departure) {
         Map<String, String> set = departure.opening().options();
         return departure.plan().options().values().stream()
                 .flatMap(option -> option.school(set.getOrDefault(option.id(), option.set())).stream()
-                        .map(school -> new OptionText(option.id(), option.label(), school.label(), school.because())))
+                        .map(school -> new OptionText(
+                                option.id(), option.label(), school.label(), school.because(), school.against())))
                 .toList();
     }
 

@@ -17,6 +17,7 @@ import org.skelda.core.kind.Communication;
 import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Doing;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Walk;
@@ -33,7 +34,11 @@ import org.skelda.core.line.LineAsk;
     @JsonSubTypes.Type(KindRequest.HearLine.class),
     @JsonSubTypes.Type(KindRequest.SeePosition.class),
     @JsonSubTypes.Type(KindRequest.FindAtStation.class),
-    @JsonSubTypes.Type(KindRequest.SettleFinding.class)
+    @JsonSubTypes.Type(KindRequest.SettleFinding.class),
+    @JsonSubTypes.Type(KindRequest.SeeGroup.class),
+    @JsonSubTypes.Type(KindRequest.SeeIndication.class),
+    @JsonSubTypes.Type(KindRequest.DecideIndication.class),
+    @JsonSubTypes.Type(KindRequest.TestAgain.class)
 })
 sealed interface KindRequest extends CommandRequest {
 
@@ -207,6 +212,70 @@ sealed interface KindRequest extends CommandRequest {
         @Override
         public Doing doing() {
             return new Walk.Settle(finding, verdict, reason);
+        }
+    }
+
+    /** Tells that a group of a test shows what it must, and nothing else, beside what was marked singly. */
+    @JsonTypeName("SEE_GROUP")
+    record SeeGroup(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line,
+            @NotNull @Size(max = 60) String phase,
+            @NotNull @Size(max = 60) String group)
+            implements KindRequest {
+        @Override
+        public Doing doing() {
+            return new Indications.SeeGroup(phase, group);
+        }
+    }
+
+    /** Marks one indication of a test. @param lit whether it shows, or sounds */
+    @JsonTypeName("SEE_INDICATION")
+    record SeeIndication(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line,
+            @NotNull @Size(max = 60) String phase,
+            @NotNull @Size(max = 60) String indication,
+            @NotNull Boolean lit)
+            implements KindRequest {
+        @Override
+        public Doing doing() {
+            return new Indications.SeeOne(phase, indication, lit);
+        }
+    }
+
+    /** Decides about an indication that is not as it should be. */
+    @JsonTypeName("DECIDE_INDICATION")
+    record DecideIndication(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line,
+            @NotNull @Size(max = 60) String phase,
+            @NotNull @Size(max = 60) String indication,
+            @NotNull Indications.Verdict verdict)
+            implements KindRequest {
+        @Override
+        public Doing doing() {
+            return new Indications.Decide(phase, indication, verdict);
+        }
+    }
+
+    /** Begins a test anew. */
+    @JsonTypeName("TEST_AGAIN")
+    record TestAgain(
+            @NotNull UUID commandId,
+            @NotNull @PositiveOrZero Long seen,
+            @Nullable Instant doneAt,
+            @NotNull LineRef line)
+            implements KindRequest {
+        @Override
+        public Doing doing() {
+            return new Indications.TestAgain();
         }
     }
 }

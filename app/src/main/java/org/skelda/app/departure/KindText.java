@@ -4,6 +4,8 @@ import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Role;
+import org.skelda.core.indications.IndicationGroup;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Action;
 import org.skelda.core.kind.Callout;
 import org.skelda.core.kind.Caution;
@@ -14,6 +16,7 @@ import org.skelda.core.kind.Communication;
 import org.skelda.core.kind.Compare;
 import org.skelda.core.kind.ControlCheck;
 import org.skelda.core.kind.Gate;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineKind;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Memory;
@@ -37,6 +40,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param choices of a decision
  * @param heard in a communication
  * @param axes of a control check
+ * @param test of warnings
  */
 record KindText(
         @Nullable MeasureSpec measure,
@@ -49,7 +53,8 @@ record KindText(
         @Nullable Comparing compare,
         List<ChoiceText> choices,
         @Nullable Hearing heard,
-        List<ControlCheck.Axis> axes) {
+        List<ControlCheck.Axis> axes,
+        @Nullable TestText test) {
     private static final double MILLIS_PER_SECOND = 1000;
     private static final KindText PLAIN = plain();
 
@@ -70,6 +75,7 @@ record KindText(
         CAUTION,
         CONTROL_CHECK,
         WALK,
+        INDICATIONS,
         START
     }
 
@@ -100,6 +106,12 @@ record KindText(
             List<String> pick,
             @Nullable String example) {}
 
+    /** @param groups what is looked at, in its order; @param phases what is done, in its order */
+    record TestText(String source, List<IndicationGroup> groups, List<PhaseText> phases) {}
+
+    /** @param label what is done */
+    record PhaseText(String id, String label) {}
+
     /** How a kind is worked. */
     static Sort sort(LineKind kind) {
         return switch (kind) {
@@ -118,6 +130,7 @@ record KindText(
             case Caution _ -> Sort.CAUTION;
             case ControlCheck _ -> Sort.CONTROL_CHECK;
             case Walk _ -> Sort.WALK;
+            case Indications _ -> Sort.INDICATIONS;
             case Start _ -> Sort.START;
         };
     }
@@ -138,8 +151,9 @@ record KindText(
             case Note note -> tick(null, false, null, null, note.acknowledged());
             case Caution _ -> tick(null, false, null, null, true);
             case ControlCheck check ->
-                new KindText(null, null, false, null, null, null, false, null, List.of(), null, check.axes());
+                new KindText(null, null, false, null, null, null, false, null, List.of(), null, check.axes(), null);
             case Start start -> tick(null, false, start.engine(), null, false);
+            case Indications indications -> testing(indications.test());
             case Read _, Memory _, Walk _ -> PLAIN;
         };
     }
@@ -150,7 +164,7 @@ record KindText(
 
     private static KindText tick(
             @Nullable Role role, boolean splits, @Nullable Integer engine, @Nullable Double holds_s, boolean own) {
-        return new KindText(null, role, splits, engine, holds_s, null, own, null, List.of(), null, List.of());
+        return new KindText(null, role, splits, engine, holds_s, null, own, null, List.of(), null, List.of(), null);
     }
 
     private static KindText held(@Nullable Duration holds) {
@@ -159,7 +173,7 @@ record KindText(
 
     private static KindText measured(
             @Nullable MeasureSpec spec, @Nullable Role role, @Nullable String outside, @Nullable Comparing compare) {
-        return new KindText(spec, role, false, null, null, outside, false, compare, List.of(), null, List.of());
+        return new KindText(spec, role, false, null, null, outside, false, compare, List.of(), null, List.of(), null);
     }
 
     private static Comparing comparing(Compare compare) {
@@ -175,7 +189,17 @@ record KindText(
         List<ChoiceText> answers = choice.branches().stream()
                 .map(branch -> new ChoiceText(branch.id(), branch.label(), branch.ends(), branch.list()))
                 .toList();
-        return new KindText(null, null, false, null, null, null, false, null, answers, null, List.of());
+        return new KindText(null, null, false, null, null, null, false, null, answers, null, List.of(), null);
+    }
+
+    private static KindText testing(IndicationTest test) {
+        TestText text = new TestText(
+                test.source(),
+                test.groups(),
+                test.phases().stream()
+                        .map(phase -> new PhaseText(phase.id(), phase.label()))
+                        .toList());
+        return new KindText(null, null, false, null, null, null, false, null, List.of(), null, List.of(), text);
     }
 
     private static KindText hearing(Communication communication) {
@@ -183,7 +207,7 @@ record KindText(
                 communication.with(),
                 communication.values().stream().map(KindText::heard).toList(),
                 communication.readBack());
-        return new KindText(null, null, false, null, null, null, false, null, List.of(), hearing, List.of());
+        return new KindText(null, null, false, null, null, null, false, null, List.of(), hearing, List.of(), null);
     }
 
     private static HeardText heard(Communication.Heading heading) {

@@ -37,7 +37,8 @@ import org.springframework.stereotype.Component;
  * Conditions in the Common Expression Language, over declared names only. There is one kind of number: a whole number
  * in a condition is the same as one with a fraction. {@code reading('flow/line')}, {@code choice('list/line')},
  * {@code option('id')} and {@code modification('id')} are names like any other, so that what they stand for is checked
- * when a condition is understood.
+ * when a condition is understood; so are {@code state('id')} in a test of warnings, and {@code done('list/line')} and
+ * {@code running('1')} where a state is told.
  */
 @Component
 public final class CelConditions implements Conditions {
@@ -93,7 +94,14 @@ public final class CelConditions implements Conditions {
     private static CelCompiler compiler(Map<String, Kind> declared) {
         CelCompilerBuilder builder = CelCompilerFactory.standardCelCompilerBuilder()
                 .setOptions(Written.OPTIONS)
-                .addMacros(name("reading"), name("choice"), name("option"), name("modification"))
+                .addMacros(
+                        name("reading"),
+                        name("choice"),
+                        name("option"),
+                        name("modification"),
+                        name("state"),
+                        name("done"),
+                        name("running"))
                 .setResultType(SimpleType.BOOL);
         declared.forEach((name, kind) -> builder.addVar(
                 name,

@@ -56,9 +56,9 @@ class SchoolController {
             String id, String label, List<SchoolText> schools, String document, Map<String, String> byTail) {}
 
     /** One way to do it, with its reasons. */
-    record SchoolText(String id, String label, String because) {
+    record SchoolText(String id, String label, String because, String against) {
         static SchoolText of(Option.School school) {
-            return new SchoolText(school.id(), school.label(), school.because());
+            return new SchoolText(school.id(), school.label(), school.because(), school.against());
         }
     }
 

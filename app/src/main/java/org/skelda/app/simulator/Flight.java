@@ -4,11 +4,14 @@ import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.departure.Event;
+import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
@@ -34,6 +37,7 @@ final class Flight {
     private final StartProfile profile;
     private final FeedSender sender;
     private final ServerClock clock;
+    private final Supplier<Optional<List<String>>> lights;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
@@ -42,17 +46,25 @@ final class Flight {
 
     private record Move(ControlMove move, long at_us) {}
 
-    Flight(SimulatedAircraft aircraft, StartProfile profile, FeedSender sender, ServerClock clock) {
+    /** @param lights what shows; empty for a type whose lights are not known */
+    Flight(
+            SimulatedAircraft aircraft,
+            StartProfile profile,
+            FeedSender sender,
+            ServerClock clock,
+            Supplier<Optional<List<String>>> lights) {
         this.aircraft = aircraft;
         this.profile = profile;
         this.sender = sender;
         this.clock = clock;
+        this.lights = lights;
         this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
     }
 
     void note(List<Event> events, Instant at) {
         for (Event event : events) {
-            if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))) {
+            if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))
+                    && !LightControls.has(control)) {
                 moves.add(new Move(ControlMove.parse(control, position), micros(at)));
             }
         }
@@ -87,6 +99,10 @@ final class Flight {
             aircraft.advanceTo(read_us);
             if (aircraft.busy() || ++beats % BEATS_AT_REST == 0) {
                 read();
+                // What is sent is what shows now: it is of this moment only at the last reading before it.
+                if (read_us + EVERY_us > now_us) {
+                    lights.get().ifPresent(showing -> waiting.add(FeedWriter.lights(read_us, showing)));
+                }
             }
         }
         while (!waiting.isEmpty()) {

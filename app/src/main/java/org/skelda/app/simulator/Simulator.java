@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -21,11 +22,14 @@ import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
 import org.skelda.core.feed.Feed;
 import org.skelda.core.feed.FeedEvent;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Start;
+import org.skelda.core.simulator.LightControls;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.sim.Surroundings;
 import org.skelda.sim.aircraft.SimulatedAircraft;
+import org.skelda.sim.indications.SimulatedLights;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -144,11 +148,25 @@ public class Simulator {
             starts.assign(issued.feed().id(), id);
             List<Departures.Appended> moves = moves(id);
             Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
-            Flight flight =
-                    new Flight(aircraft(departure, profile, begin), profile, new FeedSender(port, issued), clock);
+            Flight flight = new Flight(
+                    aircraft(departure, profile, begin),
+                    profile,
+                    new FeedSender(port, issued),
+                    clock,
+                    () -> lights(id));
             moves.forEach(move -> flight.note(move.events(), move.at()));
             return flight;
         });
+    }
+
+    /** What shows on the aircraft as it stands now. */
+    private Optional<List<String>> lights(UUID id) {
+        Departure departure = departures.state(id);
+        Map<String, IndicationTest> tests = departure.plan().type().tests();
+        return tests.isEmpty()
+                ? Optional.empty()
+                : Optional.of(SimulatedLights.showing(
+                        tests, LightControls.of(departure.controls()), departure.progress()::value));
     }
 
     private SimulatedAircraft aircraft(Departure departure, StartProfile profile, Instant begin) {

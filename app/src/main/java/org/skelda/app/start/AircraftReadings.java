@@ -15,6 +15,11 @@ final class AircraftReadings {
 
     private final TreeMap<Long, Sample> newest = new TreeMap<>();
 
+    /** Whether a line of the aircraft reads any of them: one that tells its lights alone does not. */
+    static boolean has(Sample sample) {
+        return !(Double.isNaN(sample.duct_kpa()) && Double.isNaN(sample.bus_v()) && Double.isNaN(sample.bus_a()));
+    }
+
     void take(Sample sample) {
         newest.put(sample.at_us(), sample);
         if (newest.size() > KEPT) {

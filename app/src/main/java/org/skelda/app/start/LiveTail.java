@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -123,6 +124,7 @@ final class LiveTail {
         // A verdict does not wait for the disk; the answer to the sender does.
         engines.values().forEach(engine -> tell(engine, now, steady_ns));
         engines.values().forEach(engine -> settle(engine, now));
+        lightsOf(batch.fresh, now);
         seeAgain(now, steady_ns);
         return batch.counts();
     }
@@ -144,6 +146,8 @@ final class LiveTail {
 
         void sort(FeedLine line) {
             flagged.addAll(line.impossible());
+            FeedLights.unknown(line, departures.state(departureId).plan().type())
+                    .forEach(light -> flagged.add("'" + light + "' is no light of this type"));
             long at_us = line.sample().at_us();
             if (at_us > latest_us) {
                 ahead++;
@@ -190,11 +194,21 @@ final class LiveTail {
         }
     }
 
+    /** What the newest line tells of the aircraft's lights enters the log when it is something else than before. */
+    private void lightsOf(List<FeedLine> fresh, Instant now) {
+        Departure departure = departures.state(departureId);
+        FeedLights.newest(fresh, departure.plan().type())
+                .filter(lights -> departure.feed() != null
+                        && !Set.copyOf(lights).equals(departure.feed().lights()))
+                .ifPresent(lights -> departures.record(
+                        departureId, List.of(Event.of(new FeedEvent.LightsSeen(lights))), actor(), now));
+    }
+
     private void judge(FeedLine line, long steady_ns) {
         hearing(line.subject()).hear(steady_ns);
         if (line.subject().isEngine()) {
             watch(line.subject()).take(aircraft.withSupply(line.sample()), false);
-        } else if (line.subject().equals(Subject.AIRCRAFT)) {
+        } else if (line.subject().equals(Subject.AIRCRAFT) && AircraftReadings.has(line.sample())) {
             aircraft.take(line.sample());
         }
     }

@@ -97,7 +97,7 @@ class CommandsTest {
                 "GIVE_FACT|\"fact\":\"oat_c\",\"number\":\"NaN\",\"unit\":\"degC\"|out-of-range",
                 "GIVE_FACT|\"fact\":\"oat_c\"|bad-request",
                 "GIVE_FACT|\"fact\":\"oat_c\",\"number\":3,\"unit\":\"degC\",\"yes\":true|bad-request",
-                "CHOOSE|\"line\":\"alignment/how\",\"choice\":\"sideways\"|wrong-answer",
+                "CHOOSE|\"line\":\"securing/stay\",\"choice\":\"sideways\"|wrong-answer",
                 "CHOOSE|\"line\":\"walk-around/tail\",\"choice\":\"full\"|wrong-answer",
                 "FIND|\"line\":\"walk-around/tail\",\"what\":\"RUST\",\"severity\":\"MINOR\""
                         + ",\"words\":\"x\"|bad-request",
@@ -119,6 +119,14 @@ class CommandsTest {
                 "HEAR|\"line\":\"ground-cabin/people-on-board\",\"values\":{\"count\":\"1e1\"}|wrong-answer",
                 "SEE_POSITION|\"line\":\"after-start/flight-controls\",\"axis\":\"yaw\""
                         + ",\"position\":\"left\",\"right\":true|gate-closed",
+                "SEE_INDICATION|\"line\":\"fire-tests/fire-test\",\"phase\":\"held\",\"indication\":\"moon\""
+                        + ",\"lit\":true|wrong-answer",
+                "SEE_GROUP|\"line\":\"fire-tests/fire-test\",\"phase\":\"later\""
+                        + ",\"group\":\"fire-panel\"|wrong-answer",
+                "SEE_GROUP|\"line\":\"fire-tests/fire-test\",\"phase\":\"held\""
+                        + ",\"group\":\"fire-panel\"|gate-closed",
+                "TEST_AGAIN|\"line\":\"fire-tests/fire-test\"|nothing-there",
+                "ANSWER|\"line\":\"fire-tests/fire-test\"|wrong-answer",
                 "SAY|\"line\":\"before-start/c-fuel\",\"value\":6840,\"unit\":\"lb\"|gate-closed",
                 "LAUNCH||bad-request",
                 "ABANDON|\"reason\":\"\"|reason-missing"

@@ -221,6 +221,28 @@ class FeedDoorTest {
     }
 
     @Test
+    @Order(25)
+    void theAircraftsLightsEnterTheLogWhenTheyChangeAndUnknownOnesAreKeptOut() throws Exception {
+        long at_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T10:30:00Z"));
+        Answer lit = send(FeedWriter.lights(at_us, List.of("moonlight", "fire-bell")));
+        assertThat(lit.status()).isEqualTo(200);
+        assertThat(lit.body().path("flagged").values())
+                .extracting(JsonNode::asString)
+                .containsExactly("'moonlight' is no light of this type");
+        send(FeedWriter.lights(at_us + 100_000, List.of("fire-bell")));
+        assertThat(events("LightsSeen"))
+                .as("the same once more is no change")
+                .singleElement()
+                .satisfies(
+                        event -> assertThat(event.path("payload").path("lights").values())
+                                .extracting(JsonNode::asString)
+                                .containsExactly("fire-bell"));
+        send(FeedWriter.lights(at_us + 200_000, List.of()));
+        assertThat(events("LightsSeen")).hasSize(2);
+        assertThat(departures.state(departure("305")).feed().lights()).isEmpty();
+    }
+
+    @Test
     @Order(30)
     void whatComesLateInAnyOrderIsJudgedOnArrival() throws Exception {
         Instant begin = Instant.parse("2026-05-04T12:00:00Z");

@@ -70,6 +70,7 @@ class EveryEndpointTest {
             PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404 404
             POST   /api/departures/{id}/commands                   403 404 403 200 403 403
             POST   /api/departures/{id}/simulator                  403 404 409 204 409 409
+            GET    /api/departures/{id}/lights                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404 404
@@ -143,8 +144,12 @@ class EveryEndpointTest {
                     account.person().name(),
                     account.duty());
             request = request.with(
-                            authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of())))
-                    .with(csrf());
+                    authentication(UsernamePasswordAuthenticationToken.authenticated(person, null, List.of())));
+            if (method != HttpMethod.GET) {
+                // A token makes a session; one that is new would be kept by the request for a stream and by the
+                // stream's first word at the same moment, which nobody's is in life.
+                request = request.with(csrf());
+            }
         }
         return mvc.perform(request).andReturn().getResponse();
     }

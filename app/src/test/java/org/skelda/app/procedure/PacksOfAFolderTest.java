@@ -46,6 +46,12 @@ class PacksOfAFolderTest {
                         .replace(LINE, "{id: people, when: \"" + condition + "\", kind: check,"));
     }
 
+    /** Where the spoilt line stands. */
+    private static int line() throws IOException {
+        String shipped = Files.readString(SHIPPED.resolve("procedures/havern-2m.yaml"));
+        return shipped.substring(0, shipped.indexOf(LINE)).split("\n", -1).length;
+    }
+
     private Packs read() {
         SkeldaProperties properties =
                 new SkeldaProperties(folder, true, folder, List.of(), new SkeldaProperties.Clock(1));
@@ -59,7 +65,7 @@ class PacksOfAFolderTest {
         write("moon > 3");
         assertThatThrownBy(this::read)
                 .isInstanceOf(Packs.InvalidPacks.class)
-                .hasMessageContaining("havern-2m.yaml:75 /procedures/0/lines/1/when")
+                .hasMessageContaining("havern-2m.yaml:" + line() + " /procedures/0/lines/1/when")
                 .hasMessageContaining("'moon' is nothing that a condition may name");
         verify(stored, never()).save(any());
     }
@@ -86,7 +92,7 @@ class PacksOfAFolderTest {
                 .as("the reading stands behind a gate that waits for this very line")
                 .isInstanceOf(Packs.InvalidPacks.class)
                 .hasMessageContaining(
-                        "havern-2m.yaml:75 /procedures/0/lines/1: first-look/people: it waits for itself");
+                        "havern-2m.yaml:" + line() + " /procedures/0/lines/1: first-look/people: it waits for itself");
     }
 
     @Test

@@ -39,6 +39,45 @@ class ShippedConditionsTest {
         examine(file, Files.readString(file));
     }
 
+    /** In the type document, where a test of warnings hangs on a state. */
+    @Test
+    void aStateThatIsNotDeclaredOrNotToldIsSaidWithItsPlace() throws IOException {
+        String type = Files.readString(PACKS.resolve("types/havern-2m.yaml"));
+        String procedures = Files.readString(PACKS.resolve("procedures/havern-2m.yaml"));
+        String undeclared = type.replace("when: state('essential-ac')", "when: state('essential-dc')");
+        assertThatThrownBy(() -> examine(undeclared, procedures))
+                .isInstanceOfSatisfying(
+                        InvalidPack.class,
+                        e -> assertThat(e.findings()).singleElement().satisfies(finding -> {
+                            assertThat(finding.path()).isEqualTo("/tests/fire/phases/0/expected/6/when");
+                            assertThat(finding.message()).contains("'state('essential-dc')' is nothing");
+                        }));
+        String untold = procedures.replaceFirst("  essential-ac: done.*\n", "");
+        assertThatThrownBy(() -> examine(type, untold))
+                .isInstanceOfSatisfying(
+                        InvalidPack.class,
+                        e -> assertThat(e.findings())
+                                .singleElement()
+                                .satisfies(finding -> assertThat(finding.message())
+                                        .contains("fire-tests/fire-test: what its test shows hangs on "
+                                                + "state('essential-ac'), which these procedures do not tell")));
+        String unknown = procedures.replace("essential-ac: done('apu/generator')", "essential-ac: done('apu/moon')");
+        assertThatThrownBy(() -> examine(type, unknown))
+                .isInstanceOfSatisfying(
+                        InvalidPack.class,
+                        e -> assertThat(e.findings()).first().satisfies(finding -> {
+                            assertThat(finding.path()).isEqualTo("/states/essential-ac");
+                            assertThat(finding.message()).contains("'done('apu/moon')' is nothing");
+                        }));
+    }
+
+    private static void examine(String type, String procedures) {
+        PackReader.examine(
+                PackReader.check("type.yaml", type.getBytes(StandardCharsets.UTF_8)),
+                PackReader.check("procedures.yaml", procedures.getBytes(StandardCharsets.UTF_8)),
+                new CelConditions());
+    }
+
     @Test
     void aConditionThatIsWrongIsToldWithItsPlace() throws IOException {
         Path file = PACKS.resolve("procedures/havern-2m.yaml");

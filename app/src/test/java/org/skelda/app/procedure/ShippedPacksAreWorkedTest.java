@@ -198,11 +198,25 @@ class ShippedPacksAreWorkedTest {
         }
 
         private Ask fact(DayFact fact) {
-            Value value = fact.kind() == Kind.NUMBER
-                    ? new Value.Number(Math.rint(
-                            random.nextDouble(fact.bounds().min(), fact.bounds().max())))
-                    : new Value.YesNo(random.nextBoolean());
+            Value value =
+                    fact.kind() == Kind.NUMBER ? new Value.Number(number(fact)) : new Value.YesNo(random.nextBoolean());
             return Ask.of(new FactAsk.GiveFact(fact.id(), value, fact.unit()));
+        }
+
+        /** Anything that it can be, or what a condition compares it with. */
+        private double number(DayFact fact) {
+            List<Double> compared = plan.asking(fact.id()).stream()
+                    .flatMap(ref -> plan.conditions(ref).stream())
+                    .filter(when -> when.names().contains(fact.id()))
+                    .flatMap(when -> when.numbers().stream())
+                    .filter(number -> number >= fact.bounds().min()
+                            && number <= fact.bounds().max())
+                    .distinct()
+                    .toList();
+            return compared.isEmpty() || random.nextBoolean()
+                    ? Math.rint(
+                            random.nextDouble(fact.bounds().min(), fact.bounds().max()))
+                    : compared.get(random.nextInt(compared.size()));
         }
 
         private void step() {
