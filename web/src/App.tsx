@@ -12,6 +12,7 @@ const ReplayPage = lazy(() => import('./trace/ReplayPage').then((page) => ({ def
 const TracesPage = lazy(() => import('./trace/TracesPage').then((page) => ({ default: page.TracesPage })));
 const FeedsPage = lazy(() => import('./feed/FeedsPage').then((page) => ({ default: page.FeedsPage })));
 const SchoolsPage = lazy(() => import('./school/SchoolsPage').then((page) => ({ default: page.SchoolsPage })));
+const LightsPage = lazy(() => import('./simulator/LightsPage').then((page) => ({ default: page.LightsPage })));
 const LogbookPage = lazy(() => import('./logbook/LogbookPage').then((page) => ({ default: page.LogbookPage })));
 
 /** Chooses the page: signing in comes before everything else, and the address stays as it is meanwhile. */
@@ -51,6 +52,7 @@ export function App() {
         <Routes>
           <Route path="/" element={<TodayPage />} />
           <Route path="/departures/:id" element={<DeparturePage person={person} />} />
+          <Route path="/departures/:id/lights" element={<LightsPage />} />
           <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
           <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
           <Route path="/traces" element={<TracesPage />} />

@@ -2,7 +2,7 @@ import type { WorkLine } from '../live/departureContext';
 import { shownUnit } from '../ui/units';
 import styles from './LineCard.module.css';
 
-/** What a line's being needed, or not, rests on; what the operator has decided with its reasons. */
+/** What a line's being needed, or not, rests on; what the operator has decided with its reasons for and against. */
 export function Because({ line }: { line: WorkLine }) {
   const words = because(line);
   const schools = line.view.because?.filter((ground) => ground.why !== undefined) ?? [];
@@ -14,7 +14,7 @@ export function Because({ line }: { line: WorkLine }) {
           <summary>
             {school.name}: {school.value}, your operator. Why?
           </summary>
-          {school.why}
+          For it: {school.why} Against it: {school.against}
         </details>
       ))}
     </>

@@ -28,9 +28,11 @@ export function HandOverDesk({ from, seat }: { from: string; seat: 'LEFT' | 'RIG
   const waiting = needed.filter((work) => work.view.opensAt && !work.view.held);
   const held = needed.filter((work) => work.view.held);
   const deviations = lines.filter((line) => line.view.deviation);
-  const outside = lines.filter((line) => line.view.state === 'OUTSIDE' && !line.view.work?.findings);
+  const outside = lines.filter(
+    (line) => line.view.state === 'OUTSIDE' && !line.view.work?.findings && !line.view.work?.test,
+  );
   const spared = lines.filter((line) => line.view.state === 'NOT_NEEDED');
-  const found = lines.filter((line) => line.view.work?.findings);
+  const found = lines.filter((line) => line.view.work?.findings || line.view.work?.test?.wrong.length);
   // What is not so today is not unusual.
   const told = state.view.facts.filter((fact) => fact.by && fact.yes !== false);
   return (

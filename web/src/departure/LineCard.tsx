@@ -191,7 +191,7 @@ function MainButton({ line, answering, sending }: { line: WorkLine; answering: A
 
 /** Whether one answer tells what was done, so that it can be told later. */
 export function canBeLate(line: WorkLine): boolean {
-  return !['DECISION', 'COMMUNICATION', 'CONTROL_CHECK', 'WALK'].includes(line.text.kind);
+  return !['DECISION', 'COMMUNICATION', 'CONTROL_CHECK', 'WALK', 'INDICATIONS'].includes(line.text.kind);
 }
 
 /** The seconds that a control must still be held. */

@@ -56,8 +56,9 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
       {words}
       {limit !== undefined && margin !== undefined && (
         <>
-          , {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the limit
-          of {shown(limit, decimals)} {shownUnit(reading.unit)}
+          , {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the{' '}
+          {margin < 0 && verdict === 'CAUTION' ? 'caution' : 'limit'} of {shown(limit, decimals)}{' '}
+          {shownUnit(reading.unit)}
         </>
       )}
       <span className={styles.source}>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { findingInWords } from '../kind/walk';
+import { times } from '../kind/indications';
 import { kinds } from '../kind/kinds';
 import { useDeparture, type WorkLine } from '../live/departureContext';
 import { utc } from '../ui/time';
@@ -10,6 +11,7 @@ export function WorkOfRecord({ lines }: { lines: WorkLine[] }) {
   const { page } = useDeparture();
   const decisions = lines.filter((line) => line.view.work?.choice?.chosen);
   const findings = lines.filter((line) => line.view.work?.findings);
+  const tests = lines.filter((line) => line.view.work?.test && ['DONE', 'OUTSIDE'].includes(line.view.state));
   const agreed = lines.filter((line) => line.view.work?.agreed);
   const told = lines.filter(
     (line) => ['COMPARE', 'COMMUNICATION', 'CHALLENGE'].includes(line.text.kind) && kinds[line.text.kind].word?.(line),
@@ -31,6 +33,12 @@ export function WorkOfRecord({ lines }: { lines: WorkLine[] }) {
       <Part title="Findings outside" none="None." lines={findings}>
         {(line) => `${line.view.work?.findings?.map(findingInWords).join('; ')}.`}
       </Part>
+      <Part title="Tests of warnings" none="None was made." lines={tests}>
+        {(line) => {
+          const rounds = line.view.work?.test?.rounds ?? 0;
+          return `${kinds[line.text.kind].word?.(line)}${rounds > 0 ? `, begun anew ${times(rounds)}` : ''}.`;
+        }}
+      </Part>
       <Part title="Agreed before it was moved" none="Nothing that cannot be undone was moved." lines={agreed}>
         {(line) =>
           line.view.work?.agreed?.named
@@ -51,7 +59,7 @@ export function WorkOfRecord({ lines }: { lines: WorkLine[] }) {
       <ul className={styles.list}>
         {page.options.map((option) => (
           <li key={option.id}>
-            <b>{option.label}</b>: {option.value}. {option.because}
+            <b>{option.label}</b>: {option.value}. For it: {option.because} Against it: {option.against}
           </li>
         ))}
       </ul>

@@ -3,6 +3,7 @@ import { communication } from './communication';
 import { compare } from './compare';
 import { controlCheck } from './controlCheck';
 import { decision } from './decision';
+import { indications } from './indications';
 import type { LineKind, Sort } from './LineKind';
 import { measure } from './measure';
 import { action, callout, caution, check, gate, memory, note, read, start } from './tick';
@@ -25,5 +26,6 @@ export const kinds: Record<Sort, LineKind> = {
   CAUTION: caution,
   CONTROL_CHECK: controlCheck,
   WALK: walk,
+  INDICATIONS: indications,
   START: start,
 };

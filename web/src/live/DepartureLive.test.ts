@@ -10,6 +10,7 @@ class FakeSource extends EventTarget {
   static newest: FakeSource;
   readyState = 1;
   onerror: (() => void) | null = null;
+  onopen: (() => void) | null = null;
   constructor() {
     super();
     FakeSource.newest = this;
@@ -104,6 +105,26 @@ describe('a departure that is live', () => {
     posted[1]?.answer(2);
     brings(2, posted[1]);
     expect(await first).toBe(true);
+  });
+
+  it('asks again for the starts while nobody answers, though the stream goes on', async () => {
+    const asked = vi
+      .spyOn(api, 'GET')
+      .mockRejectedValueOnce(new TypeError('given up'))
+      .mockRejectedValueOnce(new TypeError('given up'))
+      .mockResolvedValue({
+        data: { sheet: { electric: true }, engines: [] },
+        response: new Response('{}', { status: 200 }),
+      } as never);
+    FakeSource.newest.onopen?.();
+    for (let i = 0; i < 3; i++) {
+      FakeSource.newest.say('heartbeat', { now: '2026-05-04T10:00:00Z', devices: 1 });
+      await vi.advanceTimersByTimeAsync(1000);
+    }
+    expect(asked).toHaveBeenCalledTimes(3);
+    expect(live.snapshot().sheet).toMatchObject({ electric: true });
+    await vi.advanceTimersByTimeAsync(1900);
+    expect(asked).toHaveBeenCalledTimes(3);
   });
 
   it('asks for the view when a stream is silent that should have brought what was answered', async () => {

@@ -43,6 +43,7 @@ export class DepartureLive {
   private silence: ReturnType<typeof setTimeout> | undefined;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private opening: ReturnType<typeof setTimeout> | undefined;
+  private missed: ReturnType<typeof setTimeout> | undefined;
   private resync: ReturnType<typeof setInterval> | undefined;
   private there: ReturnType<typeof setInterval> | undefined;
   private reader: string | null = null;
@@ -78,7 +79,7 @@ export class DepartureLive {
   stop(): void {
     this.closed = true;
     this.source?.close();
-    for (const timer of [this.silence, this.retry, this.opening]) clearTimeout(timer);
+    for (const timer of [this.silence, this.retry, this.opening, this.missed]) clearTimeout(timer);
     clearInterval(this.resync);
     clearInterval(this.there);
   }
@@ -218,8 +219,11 @@ export class DepartureLive {
       for (const message of starts.engines)
         this.dispatch({ type: 'engine', message: message as StartMessage, at: performance.now() });
     } catch (failure) {
-      if (!(failure instanceof NoLinkError) && !(failure instanceof ProblemError)) throw failure;
-      // Without an answer the stream itself will break and be opened again, and this with it.
+      if (failure instanceof ProblemError) return;
+      if (!(failure instanceof NoLinkError)) throw failure;
+      // A server that is slow to answer may go on streaming: only asking again brings what was missed.
+      clearTimeout(this.missed);
+      if (!this.closed) this.missed = setTimeout(() => void this.fetchStarts(), RETRY_MS);
     }
   }
 

@@ -11,7 +11,7 @@ import styles from './SchoolsPage.module.css';
 type TypeSchools = Schemas['TypeSchools'];
 type OptionSchools = Schemas['OptionSchools'];
 
-/** Where schools differ: what the operator has chosen for each type and tail, why, and who set it when. */
+/** Where schools differ: what the operator has chosen, what speaks for and against it, and who set it when. */
 export function SchoolsPage() {
   const schools = useQuery({ queryKey: ['schools'], queryFn: () => answered(api.GET('/api/schools')), retry: false });
   const session = useSession();
@@ -71,7 +71,9 @@ function Option({ type, option, office }: { type: TypeSchools; option: OptionSch
       <ul className={styles.reasons}>
         {option.schools.map((school) => (
           <li key={school.id}>
-            <b>{school.label}.</b> {school.because}
+            <b>{school.label}</b>
+            <span>For it: {school.because}</span>
+            <span>Against it: {school.against}</span>
           </li>
         ))}
       </ul>

@@ -226,6 +226,7 @@ final class ApiCrew {
                 }
             }
             case "CONTROL_CHECK" -> position(page, seat, ref, detail, view);
+            case "INDICATIONS" -> group(page, seat, ref, view);
             default -> ask(page, seat, ref, "ANSWER", text.path("marks").has("control") ? "\"agreed\":true" : "");
         }
     }
@@ -248,6 +249,18 @@ final class ApiCrew {
                 }
             }
         }
+    }
+
+    private void group(JsonNode page, String seat, String ref, JsonNode view) {
+        view.path("work").path("test").path("groups").values().stream()
+                .filter(one -> !one.path("complete").booleanValue())
+                .findFirst()
+                .ifPresent(one -> ask(
+                        page,
+                        seat,
+                        ref,
+                        "SEE_GROUP",
+                        "\"phase\":" + one.path("phase") + ",\"group\":" + one.path("group")));
     }
 
     private static String heard(JsonNode value) {

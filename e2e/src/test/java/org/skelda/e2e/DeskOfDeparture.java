@@ -47,6 +47,9 @@ class DeskOfDeparture {
             Map.entry("V2", "139"),
             Map.entry("Hottest brake", "84"),
             Map.entry("Minutes at idle after reverse", "4"),
+            Map.entry("Drift of the last leg", "1.1"),
+            Map.entry("Speed shown at the last stop", "4"),
+            Map.entry("Difference from the stand", "2.3"),
             Map.entry("Altimeters", "118"));
 
     private static final Map<String, String> HEARD = Map.of(
@@ -234,10 +237,23 @@ class DeskOfDeparture {
             }
             case "COMMUNICATION" -> hear();
             case "DECISION" -> press("1");
+            case "INDICATIONS" -> lookAtGroup();
             case "CAUTION" -> press(before.contains("On hold") ? "Space" : "Enter");
             case "NOTE" -> press(before.contains("Understood") ? "Enter" : "Space");
             default -> press("Space");
         }
+    }
+
+    /** A button by its whole name. */
+    static Locator button(Locator within, String name) {
+        return within.getByRole(
+                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** All of a group shows as it must; it can be said only once it was displayed for a moment. */
+    void lookAtGroup() {
+        card().locator("button[data-variant=filled]:enabled").waitFor();
+        press("Space");
     }
 
     /** The one answer of what is displayed. */

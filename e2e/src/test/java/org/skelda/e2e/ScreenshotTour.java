@@ -36,7 +36,7 @@ class ScreenshotTour {
             desk.press("?");
             desk.text("record a deviation").waitFor();
             take(page, "keys");
-            held(browsers, server);
+            missing(browsers, server);
             measured(browsers, server);
             schools(browsers, server);
             signed(browsers, server);
@@ -47,11 +47,15 @@ class ScreenshotTour {
         }
     }
 
-    private static void held(Browsers browsers, TestServer server) {
-        DeskOfDeparture desk =
-                CrewMember.signIn(browsers, server, "Malin Oddsrud").open("221");
-        desk.waitForCard("Held for");
-        take(desk.page(), "on-hold");
+    /** A fire lamp is missing on the simulated aircraft. */
+    private static void missing(Browsers browsers, TestServer server) {
+        DeskOfDeparture desk = SimulatedLamps.rehearsal(CrewMember.signIn(browsers, server, "Malin Oddsrud"), "R14");
+        desk.go("Fire tests");
+        desk.waitForCard("Engine and APU fire test");
+        SimulatedLamps lights = SimulatedLamps.beside(desk);
+        lights.lamp("Fire, engine 1", "failed");
+        lights.press("Engine and APU fire test", "Held");
+        take(lights.page(), "lights");
     }
 
     /** Taking a seat; three altimeters that do not agree; a finding outside. */
