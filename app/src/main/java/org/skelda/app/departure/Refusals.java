@@ -261,6 +261,10 @@ final class Refusals {
             case GateState.Wait.ForFact(String name) -> fact(name) + " is not known";
             case GateState.Wait.InOrder(LineRef ref) -> label(ref) + " comes first in this list";
             case GateState.Wait.ForStandstill() -> "the aircraft stands still";
+            case GateState.Wait.ForApu(String what, Instant opensAt, boolean atHand) ->
+                opensAt != null
+                        ? what + " until " + UTC.format(opensAt)
+                        : atHand ? "nothing has shown yet: " + what : what;
             case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
     }

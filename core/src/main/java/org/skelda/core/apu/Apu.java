@@ -58,6 +58,11 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         };
     }
 
+    /** When it is cool enough to be stopped: it counts from its air off, and one that gave none needs none. */
+    public Instant cooledAt() {
+        return run.airOffAt() == null ? since : run.airOffAt().plus(rule.coolDown());
+    }
+
     /** What is left of the cool-down when its master switch goes off: it counts from its air off. */
     private Duration cooling() {
         if (run.airOffAt() == null) {
@@ -103,7 +108,7 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         return at(at).phase == Phase.OFF;
     }
 
-    /** Why something can not happen to it now, in a sentence; null when it can. */
+    /** Why something can not happen to it now, in a sentence; null when it can. What only should not is warned of. */
     public @Nullable String refusal(ApuEvent event) {
         if (event.at().isBefore(latest())) {
             return "Time does not run back.";
@@ -112,12 +117,17 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         return switch (event) {
             case ApuEvent.MasterOn _ -> apu.noMaster();
             case ApuEvent.ReadySeen _ -> apu.phase == Phase.POWERED ? null : "It is not waiting to be started.";
-            case ApuEvent.StartSelected selected -> apu.noStart(selected.at());
+            case ApuEvent.StartSelected _ -> apu.noStart();
             case ApuEvent.MilestoneSeen seen -> apu.noMilestone(seen.milestone());
-            case ApuEvent.Read _, ApuEvent.BatteriesOff _ -> null;
+            case ApuEvent.Read _, ApuEvent.BatteriesOff _, ApuEvent.Found _ -> null;
+            case ApuEvent.SpeedHeld _ ->
+                apu.phase == Phase.STARTING && apu.run.seen().containsKey(ApuMilestone.UP_TO_SPEED)
+                        ? null
+                        : "It is not settling.";
             case ApuEvent.Generator on ->
                 !on.on() || apu.phase == Phase.AVAILABLE ? null : "It gives no current before it is available.";
-            case ApuEvent.Bleed on -> on.on() ? apu.noBleed(on.at()) : null;
+            case ApuEvent.Bleed on ->
+                !on.on() || apu.phase == Phase.AVAILABLE ? null : "It gives no air before it is available.";
             case ApuEvent.MasterOff _ -> apu.isOn() ? null : "Its master switch is off.";
             case ApuEvent.EmergencyStop _, ApuEvent.StoppedItself _ -> apu.turns() ? null : "It does not run.";
             case ApuEvent.ZeroSeen _ -> apu.phase == Phase.SPOOLING_DOWN ? null : "It is not running down.";
@@ -137,16 +147,43 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         return phase == Phase.OFF || phase == Phase.STOPPED ? null : "Its master switch is on, or it still turns.";
     }
 
-    private @Nullable String noStart(Instant at) {
+    private @Nullable String noStart() {
+        if (phase == Phase.POWERED) {
+            return null;
+        }
+        return phase == Phase.STARTING || phase == Phase.AVAILABLE
+                ? "It is started already."
+                : "Its master switch is off.";
+    }
+
+    /** Why something should not happen to it now although it can, in a sentence; null when it may. */
+    public @Nullable String warning(ApuEvent event) {
+        Apu apu = at(event.at());
+        return switch (event) {
+            case ApuEvent.StartSelected selected -> apu.earlyStart(selected.at());
+            case ApuEvent.Bleed on -> on.on() ? apu.earlyAir(on.at()) : null;
+            case ApuEvent.BatteriesOff _ ->
+                apu.phase == Phase.OFF || apu.phase == Phase.POWERED
+                        ? null
+                        : "Batteries off now latch a fault that only the panel outside resets.";
+            default -> null;
+        };
+    }
+
+    private @Nullable String earlyStart(Instant at) {
         if (phase != Phase.POWERED) {
-            return phase == Phase.STARTING || phase == Phase.AVAILABLE
-                    ? "It is started already."
-                    : "Its master switch is off.";
+            return null;
         }
         if (at.isBefore(tries.restedAt(rule).orElse(since))) {
             return "It rests after a start that failed.";
         }
         return run.readySeen() || !at.isBefore(since.plus(rule.ready())) ? null : "Its inlet door is not open yet.";
+    }
+
+    private @Nullable String earlyAir(Instant at) {
+        return phase == Phase.AVAILABLE && at.isBefore(bleedAllowedAt().orElse(Instant.MIN))
+                ? "It is not warm through: no air yet."
+                : null;
     }
 
     private @Nullable String noMilestone(ApuMilestone milestone) {
@@ -156,18 +193,12 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         return run.seen().containsKey(milestone) ? "That was seen already." : null;
     }
 
-    private @Nullable String noBleed(Instant at) {
-        if (phase != Phase.AVAILABLE) {
-            return "It gives no air before it is available.";
-        }
-        return at.isBefore(bleedAllowedAt().orElse(Instant.MAX)) ? "It is not warm through: no air yet." : null;
-    }
-
     private boolean isOn() {
         return phase == Phase.POWERED || phase == Phase.STARTING || phase == Phase.AVAILABLE;
     }
 
-    private boolean turns() {
+    /** Whether it burns fuel. */
+    public boolean turns() {
         return phase == Phase.STARTING || phase == Phase.AVAILABLE || phase == Phase.COOLING;
     }
 
@@ -183,6 +214,8 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
             case ApuEvent.StartSelected selected -> apu.now(Phase.STARTING, selected.at(), apu.run.started());
             case ApuEvent.MilestoneSeen seen -> apu.with(apu.run.saw(seen.milestone(), seen.at()));
             case ApuEvent.Read read -> apu.read(read);
+            case ApuEvent.SpeedHeld held -> apu.with(apu.run.settlingSince(held.held() ? held.at() : null));
+            case ApuEvent.Found found -> apu.found(found);
             case ApuEvent.Generator on -> apu.with(apu.run.carrying(on.on()));
             case ApuEvent.Bleed on -> apu.with(apu.run.giving(on.on(), on.at()));
             case ApuEvent.MasterOff off -> apu.masterOff(off.at());
@@ -191,6 +224,23 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
             case ApuEvent.ZeroSeen zero -> apu.now(Phase.STOPPED, zero.at(), apu.run);
             case ApuEvent.BatteriesOff off -> apu.withoutBatteries(off.at());
             case ApuEvent.ResetOutside _ -> new Apu(rule, apu.phase, apu.since, apu.run, apu.tries, false);
+        };
+    }
+
+    /** What is found counts, whatever was expected. */
+    private Apu found(ApuEvent.Found found) {
+        return switch (found.phase()) {
+            case STARTING ->
+                phase == Phase.STARTING || phase == Phase.AVAILABLE || phase == Phase.COOLING
+                        ? this
+                        : now(Phase.STARTING, found.at(), run.started());
+            case AVAILABLE -> {
+                Apu up = phase == Phase.AVAILABLE
+                        ? this
+                        : new Apu(rule, Phase.AVAILABLE, found.at(), run.available(found.at()), ApuTries.NONE, latched);
+                yield up.with(up.run.carrying(found.generator()).giving(found.bleed(), found.at()));
+            }
+            default -> turns() ? stopping(null, found.at()) : this;
         };
     }
 

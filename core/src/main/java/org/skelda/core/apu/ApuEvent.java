@@ -46,6 +46,23 @@ public sealed interface ApuEvent {
     /** It stands still, as the crew sees it. */
     record ZeroSeen(Instant at) implements ApuEvent {}
 
+    /** While it settles: whether it is at its speed, after it was seen there once. */
+    record SpeedHeld(Instant at, boolean held) implements ApuEvent {}
+
+    /**
+     * How a feed finds it, whatever was expected of it: attached while it ran, started before its time, air taken
+     * early, or running down without having said why.
+     *
+     * @param phase starting, available, or spooling down
+     */
+    record Found(Instant at, Apu.Phase phase, boolean generator, boolean bleed) implements ApuEvent {
+        public Found {
+            if (phase != Apu.Phase.STARTING && phase != Apu.Phase.AVAILABLE && phase != Apu.Phase.SPOOLING_DOWN) {
+                throw new IllegalArgumentException("an APU is not found " + phase);
+            }
+        }
+    }
+
     /** The batteries go off. */
     record BatteriesOff(Instant at) implements ApuEvent {}
 

@@ -18,6 +18,9 @@ import org.skelda.core.limit.Limit;
  * @param startLimits of its temperature while it is started, degC, from above
  * @param runningMax_C of its temperature while it runs
  * @param ceilings_ft pressure altitude up to which each may be asked for, ft; one for every load
+ * @param burn_kgph fuel it burns, kg/h, positive
+ * @param tank the measure that tells how much is in the tank that feeds it, by its id; null when none does
+ * @param source where all this comes from
  */
 public record ApuProfile(
         ApuRule rule,
@@ -25,7 +28,10 @@ public record ApuProfile(
         @Nullable Duration startHeld,
         List<Limit> startLimits,
         double runningMax_C,
-        Map<ApuLoad, Double> ceilings_ft) {
+        Map<ApuLoad, Double> ceilings_ft,
+        double burn_kgph,
+        @Nullable String tank,
+        String source) {
 
     /** @throws IllegalArgumentException when a number cannot be, or a ceiling is missing */
     public ApuProfile {
@@ -33,6 +39,9 @@ public record ApuProfile(
         EnumMap<ApuLoad, Double> ceilings = new EnumMap<>(ApuLoad.class);
         ceilings.putAll(ceilings_ft);
         ceilings_ft = Map.copyOf(ceilings);
+        if (!(burn_kgph > 0)) {
+            throw new IllegalArgumentException("APU: it burns some fuel");
+        }
         if (startLimits.isEmpty()) {
             throw new IllegalArgumentException("APU: its start needs at least one temperature limit");
         }

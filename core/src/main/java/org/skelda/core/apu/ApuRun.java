@@ -99,7 +99,8 @@ public record ApuRun(
         return temperature_C >= low + rise_C ? run.saw(ApuMilestone.LIGHT, at) : run;
     }
 
-    private ApuRun settlingSince(@Nullable Instant at) {
+    /** @param at null while it is not at its speed */
+    ApuRun settlingSince(@Nullable Instant at) {
         return new ApuRun(readySeen, seen, lowest_C, at, availableAt, generator, bleed, airOffAt);
     }
 }

@@ -25,7 +25,7 @@ public record ApuTries(
     }
 
     /** When the rest after the newest is over; empty when none failed. */
-    Optional<Instant> restedAt(ApuRule rule) {
+    public Optional<Instant> restedAt(ApuRule rule) {
         return Optional.ofNullable(newest)
                 .map(at -> at.plus(count % rule.tries() == 0 ? rule.longRest() : rule.rest()));
     }

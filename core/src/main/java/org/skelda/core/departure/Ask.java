@@ -1,5 +1,6 @@
 package org.skelda.core.departure;
 
+import org.skelda.core.apurun.ApuAsk;
 import org.skelda.core.attempt.AttemptAsk;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.line.LineAsk;
@@ -15,6 +16,8 @@ public sealed interface Ask {
     record OfLine(LineAsk ask) implements Ask {}
 
     record OfAttempt(AttemptAsk ask) implements Ask {}
+
+    record OfApu(ApuAsk ask) implements Ask {}
 
     record OfFact(FactAsk ask) implements Ask {}
 
@@ -32,6 +35,10 @@ public sealed interface Ask {
 
     static Ask of(AttemptAsk ask) {
         return new OfAttempt(ask);
+    }
+
+    static Ask of(ApuAsk ask) {
+        return new OfApu(ask);
     }
 
     static Ask of(FactAsk ask) {

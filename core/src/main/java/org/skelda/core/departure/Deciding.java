@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apurun.ApuDeciding;
 import org.skelda.core.attempt.AttemptDeciding;
 import org.skelda.core.crew.Person;
 import org.skelda.core.fact.FactDeciding;
@@ -61,7 +62,7 @@ public final class Deciding {
         try {
             Decision<Event> decision = answer();
             return decision instanceof Decision.Accepted<Event>(List<Event> events)
-                    ? new Decision.Accepted<>(LateChange.with(departure, events))
+                    ? new Decision.Accepted<>(ApuTelling.with(departure, LateChange.with(departure, events), grounds))
                     : decision;
         } catch (OutOfRange e) {
             return Decision.refused(
@@ -97,10 +98,13 @@ public final class Deciding {
             case Ask.OfAttempt(var ask) ->
                 AttemptDeciding.decide(departure.progress(), departure.attempts(), departure.isRead(), ask, grounds)
                         .map(Event::of);
+            case Ask.OfApu(var ask) ->
+                ApuDeciding.decide(departure.apu(), departure.feed(), ask, grounds)
+                        .map(Event::of);
             case Ask.OfFact(var ask) ->
                 FactDeciding.decide(departure.progress(), ask, grounds).map(Event::of);
             case Ask.OfSimulator(var ask) ->
-                Controls.decide(ask, departure.feed(), departure.plan().type().tests(), grounds)
+                Controls.decide(ask, departure.feed(), departure.plan().type(), grounds)
                         .map(Event::of);
             case Ask.OfRecord(var ask) ->
                 RecordDeciding.decide(ask, grounds, departure.lifecycle(), departure.openLines(), departure.crew())

@@ -11,6 +11,9 @@ import org.pcollections.HashTreePMap;
 import org.pcollections.HashTreePSet;
 import org.pcollections.PMap;
 import org.pcollections.PSet;
+import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.apurun.ApuHistory;
+import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.attempt.Attempts;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.crew.Person;
@@ -53,6 +56,7 @@ import org.skelda.core.simulator.Controls;
  * @param lines what was worked of the plan
  * @param feed that it is watched by, or was last; null when there was none
  * @param attempts to start its engines
+ * @param apu what was told of its APU; null when the type has none
  * @param facts of the day
  * @param controls of the simulated aircraft
  */
@@ -69,6 +73,7 @@ public record Departure(
         Lines lines,
         @Nullable Feed feed,
         Attempts attempts,
+        @Nullable ApuHistory apu,
         Facts facts,
         Controls controls) {
 
@@ -83,6 +88,7 @@ public record Departure(
         if (!(first.event() instanceof Event.OfRecord(RecordEvent.Opened(Opening opening))) || first.seq() != 1) {
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
+        ApuProfile apu = plan.type().apu();
         return new Departure(
                 plan,
                 opening,
@@ -96,6 +102,7 @@ public record Departure(
                 Lines.UNTOUCHED,
                 null,
                 Attempts.NONE,
+                apu == null ? null : ApuHistory.begin(apu.rule(), first.at()),
                 Facts.NONE,
                 Controls.UNTOUCHED);
     }
@@ -136,6 +143,7 @@ public record Departure(
                 lines,
                 feed,
                 attempts,
+                apu,
                 facts,
                 controls);
         return switch (entry.event()) {
@@ -143,6 +151,7 @@ public record Departure(
             case Event.OfSeat(var fact) -> next.with(seating.apply(entry.with(fact)));
             case Event.OfLine(var fact) -> next.with(lines.apply(entry.with(fact)));
             case Event.OfAttempt(var fact) -> next.with(attempts.apply(entry.with(fact)));
+            case Event.OfApu(var fact) -> apu == null ? next : next.with(apu.apply(entry.with(fact)));
             case Event.OfFeed(var fact) -> next.with(Feed.apply(feed, entry.with(fact)));
             case Event.OfFact(var fact) -> next.with(facts.apply(entry.with(fact)));
             case Event.OfSimulator(var fact) -> next.with(controls.apply(entry.with(fact)));
@@ -151,44 +160,50 @@ public record Departure(
 
     private Departure with(Signing changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, facts,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, apu,
+                facts, controls);
     }
 
     private Departure with(Seats changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, facts,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, apu,
+                facts, controls);
     }
 
     private Departure with(Lines changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts, facts,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts, apu,
+                facts, controls);
     }
 
     private Departure with(Attempts changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, facts,
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, apu, facts,
                 controls);
+    }
+
+    private Departure with(@Nullable ApuHistory changed) {
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed,
+                facts, controls);
     }
 
     private Departure with(@Nullable Feed changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts, facts,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts, apu,
+                facts, controls);
     }
 
     private Departure with(Facts changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, apu,
+                changed, controls);
     }
 
     private Departure with(Controls changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, facts,
-                changed);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, apu,
+                facts, changed);
     }
 
     /** Where it stands. */
@@ -224,6 +239,7 @@ public record Departure(
                 plan,
                 lines,
                 attempts.idling(),
+                apu == null ? null : new ApuOfLines(apu, apu.isRead(feed)),
                 schools.isEmpty()
                         ? day
                         : name -> {

@@ -1,6 +1,7 @@
 package org.skelda.core.departure;
 
 import java.util.List;
+import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
@@ -27,6 +28,8 @@ public sealed interface Event extends Fact {
 
     record OfAttempt(AttemptEvent fact) implements Event {}
 
+    record OfApu(ApuFact fact) implements Event {}
+
     record OfFeed(FeedEvent fact) implements Event {}
 
     record OfFact(FactEvent fact) implements Event {}
@@ -47,6 +50,10 @@ public sealed interface Event extends Fact {
 
     static Event of(AttemptEvent fact) {
         return new OfAttempt(fact);
+    }
+
+    static Event of(ApuFact fact) {
+        return new OfApu(fact);
     }
 
     static Event of(FeedEvent fact) {

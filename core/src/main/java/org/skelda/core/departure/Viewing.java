@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apurun.ApuView;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
 import org.skelda.core.fact.DayFact;
@@ -46,7 +47,8 @@ public final class Viewing {
 
     private DepartureView view() {
         List<ProcedureView> procedures = lines.procedures();
-        List<ClockView> clocks = lines.clocks();
+        ApuView apu = ApuOfDeparture.view(departure, progress, at);
+        List<ClockView> clocks = ApuOfDeparture.with(lines.clocks(), departure, at);
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()
@@ -59,7 +61,11 @@ public final class Viewing {
                 .toList();
         Instant nextOpening = Stream.concat(
                         clocks.stream().filter(clock -> !clock.elapsed()).map(ClockView::opensAt),
-                        procedures.stream().map(ProcedureView::opensAt).filter(Objects::nonNull))
+                        Stream.concat(
+                                procedures.stream().map(ProcedureView::opensAt),
+                                Stream.of(apu).filter(Objects::nonNull).map(ApuView::until)))
+                .filter(Objects::nonNull)
+                .filter(at::isBefore)
                 .min(Comparator.naturalOrder())
                 .orElse(null);
         Lifecycle lifecycle = departure.lifecycle();
@@ -79,6 +85,7 @@ public final class Viewing {
                 departure.amendments(),
                 departure.feed(),
                 departure.attempts().all(),
+                apu,
                 FactView.of(departure.facts(), progress),
                 FactView.newest(departure.facts()),
                 departure.controls().positions());

@@ -5,14 +5,19 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
 
-/** A started clock. @param elapsed whether it had run out at the view's time */
+/**
+ * A started clock.
+ *
+ * @param by the line that started it; null when a state did, of the APU for one
+ * @param elapsed whether it had run out at the view's time
+ */
 public record ClockView(
         String id,
         String label,
         String releases,
         @Nullable String note,
         String source,
-        LineRef by,
+        @Nullable LineRef by,
         Instant startedAt,
         Duration duration,
         Instant opensAt,

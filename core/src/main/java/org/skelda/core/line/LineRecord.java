@@ -23,7 +23,8 @@ public record LineRecord(History history, @Nullable Deviation deviation) {
     public record Deviation(
             Mark mark, String reason, @Nullable String overrides) {}
 
-    LineRecord worked(Work work, Mark mark) {
+    /** The same with one more thing done. */
+    public LineRecord worked(Work work, Mark mark) {
         return new LineRecord(history.plus(work, mark), deviation);
     }
 

@@ -88,6 +88,10 @@ public record LineView(
         LINE,
         FACT,
         IDLE,
+        /** The APU has not come so far. */
+        APU,
+        /** Something is to be done with the APU now; a feed will show it. */
+        APU_AT_HAND,
         STANDSTILL,
         /** A line before it, in a procedure that is worked in order. */
         ORDER

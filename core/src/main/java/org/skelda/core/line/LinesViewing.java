@@ -5,9 +5,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -35,6 +37,8 @@ import org.skelda.core.procedure.Procedure;
  * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.
  */
 public final class LinesViewing {
+    private static final Set<WaitKind> AT_HAND = EnumSet.of(WaitKind.IDLE, WaitKind.APU_AT_HAND, WaitKind.ORDER);
+
     private final Progress progress;
     private final Instant at;
     private final GroundViewing grounds;
@@ -118,13 +122,13 @@ public final class LinesViewing {
         return done > 0 ? ProcedureState.NOW : ProcedureState.OPEN;
     }
 
-    /** Whether a line must wait. An engine that is to be started does not: starting it is what there is to do. */
+    /** Whether a line must wait. What is to be done with an engine or the APU does not: it is what there is to do. */
     private static boolean closed(LineView line) {
         if (line.gate() == null) {
             return false;
         }
         for (WaitView wait : line.gate().waits()) {
-            if (wait.kind() != WaitKind.IDLE && wait.kind() != WaitKind.ORDER) {
+            if (!AT_HAND.contains(wait.kind())) {
                 return true;
             }
         }
@@ -209,6 +213,8 @@ public final class LinesViewing {
                 new WaitView(WaitKind.FACT, grounds.called(name).words(), null, name);
             case GateState.Wait.InOrder(LineRef ref) -> new WaitView(WaitKind.ORDER, label(ref), null, null);
             case GateState.Wait.ForStandstill() -> new WaitView(WaitKind.STANDSTILL, "The aircraft", null, null);
+            case GateState.Wait.ForApu(String what, Instant opensAt, boolean atHand) ->
+                new WaitView(atHand ? WaitKind.APU_AT_HAND : WaitKind.APU, what, opensAt, null);
             case GateState.Wait.ForIdle(int engine) ->
                 new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null, null);
         };

@@ -6,11 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuTap;
+import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Memory;
 import org.skelda.core.kind.Start;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
@@ -29,14 +32,20 @@ import org.skelda.core.procedure.TypeSheet;
  * A plan and what was worked of it: what is complete, what is open, what a line waits for, what is not needed today.
  *
  * @param idling engines that came to idle in their newest start
+ * @param apu the APU as lines know it; null when the type has none
  * @param known what is known of the day
  */
-public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known) {
+public record Progress(
+        Plan plan,
+        Lines lines,
+        Set<Integer> idling,
+        @Nullable ApuOfLines apu,
+        Known known) {
     private static final Value NO_ANSWER = new Value.Word("");
 
     /** The same, were this known. */
     public Progress knowing(Known other) {
-        return new Progress(plan, lines, idling, other);
+        return new Progress(plan, lines, idling, apu, other);
     }
 
     /**
@@ -229,6 +238,10 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
         if (line.kind() instanceof Start start && !idling.contains(start.engine())) {
             waits.add(new GateState.Wait.ForIdle(start.engine()));
         }
+        ApuTap tells = line.head().marks().apu();
+        if (apu != null && tells != null && !(line.kind() instanceof Memory) && !waitsForApu(waits)) {
+            add(apu.untold(tells, at), waits);
+        }
         if (line.head().marks().stationary() && moves()) {
             waits.add(new GateState.Wait.ForStandstill());
         }
@@ -245,6 +258,16 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
             waits.add(new GateState.Wait.InOrder(first));
         }
         return new GateState(waits, guards);
+    }
+
+    private static boolean waitsForApu(List<GateState.Wait> waits) {
+        return waits.stream().anyMatch(GateState.Wait.ForApu.class::isInstance);
+    }
+
+    private static void add(GateState.@Nullable Wait wait, List<GateState.Wait> waits) {
+        if (wait != null) {
+            waits.add(wait);
+        }
     }
 
     /** What a state hangs on is waited for in its place. */
@@ -294,6 +317,11 @@ public record Progress(Plan plan, Lines lines, Set<Integer> idling, Known known)
                 History.Of<Measure.Read> reading = lines.line(measured).reading();
                 if (reading == null || !reading.work().withinLimits()) {
                     waits.add(new GateState.Wait.ForReading(measured));
+                }
+            }
+            case Condition.ApuAt(var goal) -> {
+                if (apu != null) {
+                    add(apu.behind(goal, at), waits);
                 }
             }
             case Condition.LineDone(LineRef other) -> {

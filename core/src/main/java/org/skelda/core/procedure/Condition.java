@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.List;
+import org.skelda.core.apu.ApuGoal;
 import org.skelda.core.kind.LineRef;
 
 /** What must hold before a gated line may be answered. Whether it holds is told by the departure at a time. */
@@ -21,6 +22,9 @@ public sealed interface Condition {
 
     /** A measured line holds a reading inside its limits. @param line the measured line */
     record WithinLimits(LineRef line) implements Condition {}
+
+    /** The APU has come so far. @param goal how far */
+    record ApuAt(ApuGoal goal) implements Condition {}
 
     /** A line is complete. @param line that line */
     record LineDone(LineRef line) implements Condition {}

@@ -51,6 +51,15 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
         /** The aircraft stands still. */
         record ForStandstill() implements Wait {}
 
+        /**
+         * The APU.
+         *
+         * @param what of it, as the crew reads it
+         * @param opensAt when time alone brings it; null otherwise
+         * @param atHand whether doing just that is what there is to do now
+         */
+        record ForApu(String what, @Nullable Instant opensAt, boolean atHand) implements Wait {}
+
         /** An engine that has not come to idle. */
         record ForIdle(int engine) implements Wait {}
     }
@@ -63,7 +72,12 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
     public Optional<Instant> opensAt() {
         Instant latest = null;
         for (Wait wait : waits) {
-            if (!(wait instanceof Wait.ForClock(String _, Instant opensAt))) {
+            Instant opensAt = switch (wait) {
+                case Wait.ForClock(String _, Instant at) -> at;
+                case Wait.ForApu(String _, Instant at, boolean _) -> at;
+                default -> null;
+            };
+            if (opensAt == null) {
                 return Optional.empty();
             }
             latest = latest == null || opensAt.isAfter(latest) ? opensAt : latest;

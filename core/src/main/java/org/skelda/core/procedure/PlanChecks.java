@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Caution;
 import org.skelda.core.kind.Choice;
@@ -97,6 +98,7 @@ final class PlanChecks {
                     .forEach(clock -> findings.add(ref + ": there is no clock '" + clock + "'"));
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
             kindLeadsSomewhere(ref, line);
+            apuExists(ref, line);
             if (line.kind() instanceof Start start) {
                 start.today().lines().stream()
                         .filter(read -> !(isMeasure(read)))
@@ -164,6 +166,18 @@ final class PlanChecks {
         }
     }
 
+    private void apuExists(LineRef ref, Line line) {
+        if (line.head().marks().apu() == null) {
+            return;
+        }
+        if (plan.type().apu() == null) {
+            findings.add(ref + ": it tells something of the APU, and the type has none");
+        }
+        if (line.head().marks().apu() == ApuTap.STOPPED_ITSELF) {
+            findings.add(ref + ": that the APU stopped itself is told with its reason, not by a line");
+        }
+    }
+
     private void seatExists(Procedure procedure) {
         if (plan.type().pilots().max() == 1 && procedure.seat() == Seat.RIGHT) {
             findings.add(procedure.id() + ": nobody sits on the right of a type that is flown by one pilot");
@@ -191,6 +205,11 @@ final class PlanChecks {
             case Condition.WithinLimits(LineRef line) -> {
                 if (!(isMeasure(line))) {
                     findings.add(ref + ": its gate waits for a measure '" + line + "', which does not exist");
+                }
+            }
+            case Condition.ApuAt(var goal) -> {
+                if (plan.type().apu() == null) {
+                    findings.add(ref + ": its gate waits for '" + goal.words() + "', and the type has no APU");
                 }
             }
             case Condition.LineDone(LineRef line) -> {
@@ -303,6 +322,7 @@ final class PlanChecks {
                                 done);
                     case Condition.StrandsJoined() -> areDone(plan.joining(ref), done);
                     case Condition.WithinLimits(LineRef measured) -> done.contains(measured);
+                    case Condition.ApuAt _ -> true;
                     case Condition.LineDone(LineRef other) -> done.contains(other);
                 });
     }

@@ -4,11 +4,11 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.feed.Feed;
-import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.log.Decision;
 import org.skelda.core.log.Grounds;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.log.Refusal;
+import org.skelda.core.procedure.TypeSheet;
 
 /**
  * The simulated aircraft's controls. @param positions the last position of every control that was moved, by its name
@@ -24,21 +24,26 @@ public record Controls(Map<String, String> positions) {
     /**
      * The controls are the simulator's; with a real aircraft's feed there are none.
      *
-     * @param tests of the type's warnings, by id: what lamps and switches there are
+     * @param type what lamps, switches and units there are
      */
     public static Decision<SimulatorEvent> decide(
-            SimulatorAsk ask, @Nullable Feed feed, Map<String, IndicationTest> tests, Grounds grounds) {
+            SimulatorAsk ask, @Nullable Feed feed, TypeSheet type, Grounds grounds) {
         return switch (ask) {
             case SimulatorAsk.TapControl tap ->
                 grounds.seated(() -> {
                     String wrong = feed == null || !feed.simulated()
                             ? "No simulated aircraft is attached; its controls are not here."
-                            : LightControls.wrong(tap, tests);
+                            : wrong(tap, type);
                     return wrong == null
                             ? grounds.accept(new SimulatorEvent.ControlTapped(tap.control(), tap.position()))
                             : Decision.refused(new Refusal.NothingThere(wrong));
                 });
         };
+    }
+
+    private static @Nullable String wrong(SimulatorAsk.TapControl tap, TypeSheet type) {
+        String lights = LightControls.wrong(tap, type.tests());
+        return lights != null ? lights : ApuControls.wrong(tap, type.apu() != null);
     }
 
     /** Folds one entry in. */

@@ -30,6 +30,13 @@ public record Sample(
         Switch fuel,
         Switch ignition) {
 
+    /** A moment at which nothing of an engine is read. */
+    public static Sample nothing(long at_us) {
+        double none = Double.NaN;
+        return new Sample(
+                at_us, none, none, none, none, none, none, none, none, Switch.UNTOLD, Switch.UNTOLD, Switch.UNTOLD);
+    }
+
     /** The reading of one parameter; NaN when there is none at this sample. */
     public double of(Parameter parameter) {
         return switch (parameter) {

@@ -3,6 +3,7 @@ package org.skelda.formats.feed;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuSample;
 import org.skelda.core.start.Sample;
 import org.skelda.core.watch.Subject;
 
@@ -13,6 +14,7 @@ import org.skelda.core.watch.Subject;
  * @param subject what it is of
  * @param sample the readings of an engine, its time in microseconds since 1970; impossible ones are left out of it
  * @param lights what the aircraft shows, by ids; null when the line tells nothing of it
+ * @param apu the readings of the APU, for a line of it alone
  * @param impossible one sentence for each reading that no such instrument shows
  */
 public record FeedLine(
@@ -20,6 +22,7 @@ public record FeedLine(
         Subject subject,
         Sample sample,
         @Nullable List<String> lights,
+        @Nullable ApuSample apu,
         List<String> impossible) {
     public FeedLine {
         lights = lights == null ? null : List.copyOf(lights);

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuSample;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -81,12 +82,13 @@ public final class FeedReader {
                 .orElseThrow(() -> new InvalidFeed(
                         number, "'subject' is missing or unknown; expected engine:1 to engine:4, apu or aircraft"));
         List<String> impossible = new ArrayList<>();
-        Sample sample = sample(
-                number,
-                node,
-                Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000),
-                impossible);
-        return new FeedLine(at, subject, sample, lights(number, node), impossible);
+        long at_us = Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000);
+        if (subject.equals(Subject.APU)) {
+            ApuSample apu = ApuReadings.read(number, node, at_us, impossible);
+            return new FeedLine(at, subject, Sample.nothing(at_us), null, apu, impossible);
+        }
+        Sample sample = sample(number, node, at_us, impossible);
+        return new FeedLine(at, subject, sample, lights(number, node), null, impossible);
     }
 
     private static @Nullable List<String> lights(int number, JsonNode node) {
@@ -169,7 +171,7 @@ public final class FeedReader {
         return reading;
     }
 
-    private static Switch told(int number, JsonNode node, String name) {
+    static Switch told(int number, JsonNode node, String name) {
         JsonNode value = node.path(name);
         if (value.isMissingNode() || value.isNull()) {
             return Switch.UNTOLD;

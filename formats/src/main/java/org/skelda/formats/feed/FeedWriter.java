@@ -2,6 +2,7 @@ package org.skelda.formats.feed;
 
 import java.time.Instant;
 import java.util.List;
+import org.skelda.core.apu.ApuSample;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -39,6 +40,13 @@ public final class FeedWriter {
         ObjectNode node = begun(Subject.AIRCRAFT, at_us);
         ArrayNode array = node.putArray("lights");
         lights.forEach(array::add);
+        return JSON.writeValueAsString(node);
+    }
+
+    /** The APU's readings, as one line. */
+    public static String apu(ApuSample sample) {
+        ObjectNode node = begun(Subject.APU, sample.at_us());
+        ApuReadings.write(sample, node);
         return JSON.writeValueAsString(node);
     }
 

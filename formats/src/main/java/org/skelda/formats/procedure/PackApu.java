@@ -25,7 +25,10 @@ final class PackApu {
                         .map(limit -> Limit.above(number(limit, "limit_c"), seconds(limit, "allowed_s")))
                         .toList(),
                 number(node, "runningMax_c"),
-                ceilings(node.path("ceilings_ft")));
+                ceilings(node.path("ceilings_ft")),
+                number(node, "burn_kgph"),
+                node.has("tank") ? node.path("tank").asString() : null,
+                node.path("source").asString());
     }
 
     private static ApuRule rule(JsonNode node) {

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.AlignmentRule;
+import org.skelda.core.apu.ApuGoal;
+import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Hazard;
@@ -192,7 +194,8 @@ final class PackLines {
                 node.path("heldUntilAgreed").booleanValue(false),
                 node.path("repeatable").booleanValue(false),
                 reopenOn,
-                node.has("motion") ? KindReader.word(Marks.Motion.class, text(node, "motion")) : null);
+                node.has("motion") ? KindReader.word(Marks.Motion.class, text(node, "motion")) : null,
+                node.has("apu") ? KindReader.word(ApuTap.class, text(node, "apu")) : null);
     }
 
     private static Condition condition(JsonNode node) {
@@ -206,6 +209,9 @@ final class PackLines {
         }
         if (node.has("both")) {
             return new Condition.StrandsJoined();
+        }
+        if (node.has("apu")) {
+            return new Condition.ApuAt(KindReader.word(ApuGoal.class, text(node, "apu")));
         }
         return node.has("reading")
                 ? new Condition.WithinLimits(LineRef.parse(text(node, "reading")))

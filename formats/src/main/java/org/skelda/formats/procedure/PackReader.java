@@ -148,6 +148,18 @@ public final class PackReader {
     }
 
     /**
+     * The APU of a type's document.
+     *
+     * @param typeFile its name, for messages
+     * @return as it is without any modification; empty when the type has none
+     * @throws InvalidPack when the document cannot be used
+     */
+    public static Optional<ApuProfile> apu(String typeFile, byte[] type) {
+        JsonNode node = check(typeFile, type).source.tree().path("apu");
+        return node.isMissingNode() ? Optional.empty() : Optional.of(PackApu.profile(node));
+    }
+
+    /**
      * The start profile of a type.
      *
      * @throws InvalidPack with all that is wrong: against the schema, or where the profile contradicts itself

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.departure.Event;
 import org.skelda.core.fact.FactEvent;
@@ -22,6 +23,7 @@ import org.skelda.core.log.LogEntry;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatEvent;
 import org.skelda.core.simulator.SimulatorEvent;
+import org.skelda.formats.apurun.ApuCodec;
 import org.skelda.formats.attempt.AttemptCodec;
 import org.skelda.formats.fact.FactsCodec;
 import org.skelda.formats.feed.FeedCodec;
@@ -46,6 +48,7 @@ public final class EventCodec {
     private static final FactCodec<SeatEvent> SEAT = new SeatCodec();
     private static final FactCodec<LineEvent> LINE = new LineCodec();
     private static final FactCodec<AttemptEvent> ATTEMPT = new AttemptCodec();
+    private static final FactCodec<ApuFact> APU = new ApuCodec();
     private static final FactCodec<FeedEvent> FEED = new FeedCodec();
     private static final FactCodec<FactEvent> FACT = new FactsCodec();
     private static final FactCodec<SimulatorEvent> SIMULATOR = new SimulatorCodec();
@@ -58,6 +61,7 @@ public final class EventCodec {
         new Room<>(SeatEvent.class, SEAT, Event::of).enter();
         new Room<>(LineEvent.class, LINE, Event::of).enter();
         new Room<>(AttemptEvent.class, ATTEMPT, Event::of).enter();
+        new Room<>(ApuFact.class, APU, Event::of).enter();
         new Room<>(FeedEvent.class, FEED, Event::of).enter();
         new Room<>(FactEvent.class, FACT, Event::of).enter();
         new Room<>(SimulatorEvent.class, SIMULATOR, Event::of).enter();
@@ -104,6 +108,7 @@ public final class EventCodec {
             case Event.OfSeat(var fact) -> SEAT.type(fact);
             case Event.OfLine(var fact) -> LINE.type(fact);
             case Event.OfAttempt(var fact) -> ATTEMPT.type(fact);
+            case Event.OfApu(var fact) -> APU.type(fact);
             case Event.OfFeed(var fact) -> FEED.type(fact);
             case Event.OfFact(var fact) -> FACT.type(fact);
             case Event.OfSimulator(var fact) -> SIMULATOR.type(fact);
@@ -121,6 +126,7 @@ public final class EventCodec {
             case Event.OfSeat(var fact) -> SEAT.write(fact, payload);
             case Event.OfLine(var fact) -> LINE.write(fact, payload);
             case Event.OfAttempt(var fact) -> ATTEMPT.write(fact, payload);
+            case Event.OfApu(var fact) -> APU.write(fact, payload);
             case Event.OfFeed(var fact) -> FEED.write(fact, payload);
             case Event.OfFact(var fact) -> FACT.write(fact, payload);
             case Event.OfSimulator(var fact) -> SIMULATOR.write(fact, payload);

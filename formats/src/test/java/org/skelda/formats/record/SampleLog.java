@@ -7,6 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.Apu;
+import org.skelda.core.apu.ApuEvent;
+import org.skelda.core.apu.ApuMilestone;
+import org.skelda.core.apu.AutomaticStop;
+import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Person;
@@ -115,6 +120,25 @@ public final class SampleLog {
                 worked(new Walk.Settled(0, Walk.Verdict.MAINTENANCE, null)),
                 worked(new Indications.GroupSeen("held", "lamps", List.of("fire-1", "fire-2"), List.of(), List.of())),
                 worked(new Indications.GroupSeen("held", "lamps", List.of("a", "b"), List.of("a"), List.of("c"))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.MasterOn(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.ReadySeen(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.StartSelected(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.MilestoneSeen(BEGIN, ApuMilestone.LIGHT))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.SpeedHeld(BEGIN, false))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.Generator(BEGIN, true))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.Bleed(BEGIN, true))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.MasterOff(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.EmergencyStop(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.StoppedItself(BEGIN, AutomaticStop.OVERSPEED))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.ZeroSeen(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.Found(BEGIN, Apu.Phase.AVAILABLE, true, false))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.BatteriesOff(BEGIN))),
+                Event.of(new ApuFact.ApuTold(new ApuEvent.ResetOutside(BEGIN))),
+                Event.of(new ApuFact.ApuUntold("A slip")),
+                Event.of(new ApuFact.ApuUntold(null)),
+                Event.of(new ApuFact.ApuRead(BEGIN)),
+                Event.of(new ApuFact.ApuTooHot(true, 930, Duration.ZERO, BEGIN)),
+                Event.of(new ApuFact.ApuPeak(false, 612.5, BEGIN)),
                 Event.of(new FeedEvent.LightsSeen(List.of("bell", "fire-1"))),
                 worked(new Indications.OneSeen("held", "fire-2", false, List.of("fire-1", "fire-2"))),
                 worked(new Indications.Decided("held", "fire-2", Indications.Verdict.GO, "the other loop works")),

@@ -1,0 +1,201 @@
+package org.skelda.sim.apu;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.skelda.core.apu.Apu.Phase;
+import org.skelda.core.apu.ApuMilestone;
+import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.apu.AutomaticStop;
+import org.skelda.core.apurun.ApuFact;
+
+/** What the simulated APU does, read as a feed reads it. */
+class SimulatedApuTest {
+
+    private static Watching started(ApuProfile profile, long seed) {
+        Watching watching = new Watching(profile, seed);
+        watching.move("apu/master", "on");
+        watching.until(watching.profile().rule().ready().plusSeconds(1));
+        watching.move("apu/start", "on");
+        return watching;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"havern-2m", "havern-2a", "havern-4", "teista-b2"})
+    void aGoodStartIsReadRungByRungAndPassesNoLimit(String type) {
+        ApuProfile profile = Fleet.apu(type);
+        for (int seed = 0; seed < 20; seed++) {
+            Watching watching = started(profile, seed);
+            watching.pass(Duration.ofSeconds(40));
+            assertThat(watching.truth().phase()).isEqualTo(Phase.AVAILABLE);
+            assertThat(watching.desk().phase()).isEqualTo(Phase.AVAILABLE);
+            assertThat(watching.desk().run().seen().keySet()).containsExactlyInAnyOrder(ApuMilestone.values());
+            watching.move("apu/generator", "on");
+            watching.move("apu/bleed", "on");
+            watching.pass(profile.rule().bleedAfter().plusSeconds(1));
+            assertThat(watching.truth().bleeds()).isTrue();
+            assertThat(watching.desk().run().bleed()).isTrue();
+            assertThat(watching.desk().run().generator()).isTrue();
+            watching.pass(Duration.ofSeconds(30));
+            assertThat(watching.facts(ApuFact.ApuTooHot.class)).isEmpty();
+            assertThat(watching.facts(ApuFact.ApuPeak.class))
+                    .singleElement()
+                    .satisfies(peak -> assertThat(peak.peak_C())
+                            .isBetween(
+                                    profile.runningMax_C(),
+                                    profile.startLimits().getFirst().value()));
+        }
+    }
+
+    @Test
+    void itsAirStaysShutUntilItIsWarmThrough() {
+        ApuProfile profile = Fleet.apu("havern-2m");
+        Watching watching = started(profile, 3);
+        watching.move("apu/bleed", "on");
+        watching.pass(Duration.ofSeconds(60));
+        assertThat(watching.truth().phase()).isEqualTo(Phase.AVAILABLE);
+        assertThat(watching.truth().bleeds()).isFalse();
+        assertThat(watching.desk().run().bleed()).isFalse();
+        watching.pass(profile.rule().bleedAfter());
+        assertThat(watching.truth().bleeds()).isTrue();
+        assertThat(watching.desk().run().bleed()).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"havern-2m", "havern-2a", "havern-4", "teista-b2"})
+    void aHotStartPassesItsLimitsAndIsTold(String type) {
+        ApuProfile profile = Fleet.apu(type);
+        Watching watching = new Watching(profile, 1);
+        watching.move("apu/goes-wrong", "hot");
+        watching.move("apu/master", "on");
+        watching.pass(profile.rule().ready().plusSeconds(1));
+        watching.move("apu/start", "on");
+        watching.untilTold(ApuFact.ApuTooHot.class);
+        Set<Double> passed = watching.facts(ApuFact.ApuTooHot.class).stream()
+                .map(ApuFact.ApuTooHot::limit_C)
+                .collect(Collectors.toSet());
+        double never = profile.startLimits().stream()
+                .filter(limit -> limit.allowed().isZero())
+                .findFirst()
+                .orElseThrow()
+                .value();
+        assertThat(passed).containsExactly(never);
+        assertThat(watching.desk().phase()).isEqualTo(Phase.STARTING);
+        watching.move("apu/master", "off");
+        watching.pass(Duration.ofSeconds(1));
+        assertThat(watching.desk().phase()).isEqualTo(Phase.SPOOLING_DOWN);
+        assertThat(watching.desk().triesLeft()).isEqualTo(profile.rule().tries() - 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"no-light", "hangs"})
+    void oneThatDoesNotComeUpStopsItselfForUnderspeed(String what) {
+        Watching watching = new Watching(Fleet.apu("havern-2a"), 2);
+        watching.move("apu/goes-wrong", what);
+        watching.move("apu/master", "on");
+        watching.pass(Duration.ofSeconds(9));
+        watching.move("apu/start", "on");
+        watching.pass(Duration.ofSeconds(60));
+        assertThat(watching.desk().tries().stopped()).isEqualTo(AutomaticStop.UNDERSPEED);
+        assertThat(watching.desk().run().seen().containsKey(ApuMilestone.LIGHT)).isEqualTo(what.equals("hangs"));
+    }
+
+    @Test
+    void aDoorThatSticksIsNeverReady() {
+        Watching watching = new Watching(Fleet.apu("teista-b2"), 2);
+        watching.move("apu/goes-wrong", "door-stuck");
+        watching.move("apu/master", "on");
+        watching.pass(Duration.ofSeconds(30));
+        watching.move("apu/start", "on");
+        watching.pass(Duration.ofSeconds(5));
+        assertThat(watching.truth().phase()).isEqualTo(Phase.POWERED);
+        assertThat(watching.desk().phase()).isEqualTo(Phase.POWERED);
+        assertThat(watching.desk().run().readySeen()).isFalse();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"fire", "overspeed", "bleed-duct-hot", "controller-lost"})
+    void whyItStoppedItselfIsTold(String why) {
+        Watching watching = started(Fleet.apu("havern-2m"), 5);
+        watching.pass(Duration.ofSeconds(60));
+        watching.move("apu/goes-wrong", "stops-" + why);
+        watching.pass(Duration.ofSeconds(1));
+        assertThat(watching.desk().phase()).isEqualTo(Phase.SPOOLING_DOWN);
+        assertThat(watching.desk()
+                        .tries()
+                        .stopped()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replace('_', '-'))
+                .isEqualTo(why);
+    }
+
+    @Test
+    void batteriesOffTooEarlyLatchAFaultThatOnlyThePanelOutsideResets() {
+        ApuProfile profile = Fleet.apu("havern-2m");
+        Watching watching = started(profile, 5);
+        watching.pass(Duration.ofSeconds(60));
+        watching.move("apu/master", "off");
+        watching.untilPhase(Phase.STOPPED);
+        watching.pass(profile.rule().batteriesAfter().minusSeconds(2));
+        watching.move("apu/batteries", "off");
+        watching.pass(Duration.ofSeconds(5));
+        assertThat(watching.truth().isLatched()).isTrue();
+        assertThat(watching.desk().latched()).isTrue();
+        watching.move("apu/batteries", "on");
+        watching.move("apu/master", "on");
+        watching.pass(Duration.ofSeconds(5));
+        assertThat(watching.truth().phase()).isEqualTo(Phase.OFF);
+        assertThat(watching.desk().phase()).isEqualTo(Phase.OFF);
+    }
+
+    @Test
+    void aFeedThatComesWhileItRunsFindsItRunning() {
+        Watching before = started(Fleet.apu("havern-2m"), 8);
+        before.move("apu/generator", "on");
+        before.pass(Duration.ofSeconds(60));
+        Watching late = before.watchedAnew();
+        late.pass(Duration.ofSeconds(1));
+        assertThat(late.desk().phase()).isEqualTo(Phase.AVAILABLE);
+        assertThat(late.desk().run().generator()).isTrue();
+        assertThat(late.desk().bleedAllowedAt())
+                .as("what is not known to be warm counts from now")
+                .hasValueSatisfying(at -> assertThat(at).isAfter(late.now().plusSeconds(70)));
+    }
+
+    @Test
+    void whatItDoesNotHaveIsSaid() {
+        SimulatedApu apu = new SimulatedApu(Fleet.apu("havern-2m"), 1, 0);
+        assertThatThrownBy(() -> apu.move("apu/hatch", "on", 0)).hasMessageContaining("apu/hatch");
+        assertThatThrownBy(() -> apu.move("apu/goes-wrong", "tired", 0)).hasMessageContaining("tired");
+    }
+
+    @Test
+    void theSameSeedGivesTheSameReadings() {
+        List<Object> first = new ArrayList<>();
+        List<Object> second = new ArrayList<>();
+        for (List<Object> readings : List.of(first, second)) {
+            SimulatedApu apu = new SimulatedApu(Fleet.apu("havern-4"), 42, 0);
+            apu.move("apu/master", "on", 0);
+            apu.move("apu/start", "on", 13_000_000);
+            for (long at = 0; at < 60_000_000; at += 100_000) {
+                apu.advanceTo(at);
+                readings.add(apu.sample());
+            }
+        }
+        assertThat(first).isEqualTo(second);
+    }
+
+    /** The moment is not what is looked at here. */
+    static final Instant BEGIN = Instant.parse("2026-05-04T10:00:00Z");
+}
