@@ -1,5 +1,5 @@
 import { Button, Drawer } from '@mantine/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
@@ -22,7 +22,10 @@ import { useDeskKeys } from './useDeskKeys';
 import { useKeyBlock } from '../keys/useKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
-export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | null;
+/** Its lanes are heavy: it comes when it is looked at first. */
+const ApuSheet = lazy(() => import('../apu/ApuSheet').then((sheet) => ({ default: sheet.ApuSheet })));
+
+export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | 'apu' | null;
 
 /** The four regions of a departure: ribbon, thread, desk and clocks. */
 export function Desk() {
@@ -58,12 +61,17 @@ export function Desk() {
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
-  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread');
+  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread' || sheet === 'apu');
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
   const theDay = mine && state.view.facts.length > 0 && (
     <Button className={styles.day} onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
       The day
+    </Button>
+  );
+  const theApu = state.view.apu && (
+    <Button className={styles.day} onClick={() => setSheet('apu')} rightSection={<Key name="P" />}>
+      APU
     </Button>
   );
   return (
@@ -97,10 +105,12 @@ export function Desk() {
       <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks">
         <ClocksRail />
         {theDay}
+        {theApu}
       </aside>
       <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}>
         <ClocksRail quiet />
         {theDay}
+        {theApu}
       </Drawer>
       <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}>
         <Thread selected={work?.text.id ?? null} go={go} />
@@ -108,6 +118,11 @@ export function Desk() {
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <FactsSheet opened={sheet === 'facts'} close={close} />
       <AbnormalSheet opened={sheet === 'abnormal'} close={close} go={go} />
+      {state.view.apu && (
+        <Suspense>
+          <ApuSheet opened={sheet === 'apu'} close={close} />
+        </Suspense>
+      )}
       <HelpSheet opened={sheet === 'help'} close={close} />
       <Announcer text={state.link === 'lost' ? 'The link is lost. What was acknowledged is kept.' : ''} />
     </div>

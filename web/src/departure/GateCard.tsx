@@ -46,7 +46,12 @@ export function GateCard({
       {gate.guards && <p className="small">It guards {gate.guards}.</p>}
       {children}
       {meanwhile && (
-        <Button variant="filled" className={styles.meanwhile} onClick={meanwhile.go} rightSection={<span>Space</span>}>
+        <Button
+          variant={children ? 'default' : 'filled'}
+          className={styles.meanwhile}
+          onClick={meanwhile.go}
+          rightSection={<span>Space</span>}
+        >
           Meanwhile: {meanwhile.title}
         </Button>
       )}
@@ -70,6 +75,10 @@ function sentence(wait: Wait): string {
       return `${wait.name} is not at idle on a good start`;
     case 'FACT':
       return `${wait.name}: not known yet`;
+    case 'APU':
+      return wait.opensAt ? `${wait.name}, until ${utc(wait.opensAt, true)}` : wait.name;
+    case 'APU_AT_HAND':
+      return `${wait.name}. This line opens once the readings show it.`;
     case 'STANDSTILL':
       return `${wait.name} moves; this is for a standing aircraft`;
     case 'ORDER':

@@ -30,6 +30,7 @@ const KEYS: [string, string][] = [
   ['N', 'control check: not right, again'],
   ['S', 'seats and roles'],
   ['V', 'the day, and what it decides'],
+  ['P', 'the APU'],
   ['/', 'find a line'],
   ['?', 'this sheet'],
   ['Esc', 'step out'],

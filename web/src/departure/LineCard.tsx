@@ -3,6 +3,7 @@ import { useLayoutEffect, useRef } from 'react';
 import type { PanelMap } from '../api/client';
 import { Key } from '../ui/Key';
 import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
+import { ApuStrip, isOfApu } from '../apu/ApuStrip';
 import { GateCard } from './GateCard';
 import styles from './LineCard.module.css';
 import { Outcome } from './Outcome';
@@ -86,6 +87,7 @@ export function LineCard({
       {text.hardToSee && <p className={styles.note}>Hard to see: {text.hardToSee}</p>}
       {marksInWords(line) && <p className={styles.note}>{marksInWords(line)}</p>}
       <Because line={line} />
+      {isOfApu(line) && !complete && <ApuStrip line={line} />}
       <Outcome line={line} />
       {view.gate && mustWait(line) && (
         <GateCard gate={view.gate} short={short} meanwhile={meanwhile}>

@@ -62,6 +62,9 @@ export function useDeskKeys({
         case 'Q':
           open('abnormal');
           return true;
+        case 'P':
+          open('apu');
+          return true;
         case 'S':
           open('seats');
           return true;

@@ -35,7 +35,7 @@ export function isShortWait(line: WorkLine | undefined, now: number): boolean {
   const opensAt = line?.view.gate?.opensAt;
   return (
     opensAt !== undefined &&
-    line?.view.gate?.waits.every((wait) => wait.kind === 'CLOCK') === true &&
+    line?.view.gate?.waits.every((wait) => wait.kind === 'CLOCK' || wait.kind === 'APU') === true &&
     Date.parse(opensAt) - now < SHORT_WAIT_MS
   );
 }

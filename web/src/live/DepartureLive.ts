@@ -6,6 +6,7 @@ import {
   ProblemError,
   type CommandRequest,
   type DepartureView,
+  type SampleRow,
   type StartMessage,
 } from '../api/client';
 import { begin, reduce, type LiveAction, type LiveState } from './liveState';
@@ -182,6 +183,13 @@ export class DepartureLive {
     source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
     source.addEventListener('start', (message) =>
       this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }),
+    );
+    source.addEventListener('apu', (message) =>
+      this.heard({
+        type: 'apu',
+        samples: (JSON.parse(message.data) as { samples: SampleRow[] }).samples,
+        at: performance.now(),
+      }),
     );
     source.addEventListener('reader', (message) => {
       this.reader = (JSON.parse(message.data) as { id: string }).id;

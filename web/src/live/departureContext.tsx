@@ -16,7 +16,7 @@ export interface WorkLine {
 }
 
 /** All but the readings, which change ten times a second and concern few. */
-export type DeskState = Omit<LiveState, 'engines'>;
+export type DeskState = Omit<LiveState, 'engines' | 'apu'>;
 
 interface DepartureValue {
   live: DepartureLive;
@@ -72,10 +72,16 @@ export function useEngines(): Record<number, EngineLive> {
   return useSyncExternalStore(live.subscribe, () => live.snapshot().engines);
 }
 
+/** What was read of the APU while the page was up; who asks is drawn anew with each reading. */
+export function useApuReadings(): LiveState['apu'] {
+  const { live } = useDeparture();
+  return useSyncExternalStore(live.subscribe, () => live.snapshot().apu);
+}
+
 function useDeskState(live: DepartureLive): DeskState {
   const known = useRef<DeskState | null>(null);
   return useSyncExternalStore(live.subscribe, () => {
-    const { engines: _, ...now } = live.snapshot();
+    const { engines: _, apu: __, ...now } = live.snapshot();
     const before = known.current;
     if (before === null || (Object.keys(now) as (keyof DeskState)[]).some((key) => before[key] !== now[key]))
       known.current = now;

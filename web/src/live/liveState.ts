@@ -23,6 +23,8 @@ export interface LiveState {
   sheet: StartSheet | null;
   /** Every engine of which anything was read, by its number. */
   engines: Record<number, EngineLive>;
+  /** Readings of the APU as they came, the newest last; `heardAt` on the page's monotonic clock. */
+  apu: { samples: SampleRow[]; heardAt: number };
   /** Commands that the server could not take, again and again; they wait to be sent once more. */
   aside: { request: CommandRequest; problem: Problem }[];
   /** The newest refusal that nobody has looked at. */
@@ -44,6 +46,7 @@ export type LiveAction =
   | { type: 'beat'; devices: number }
   | { type: 'sheet'; sheet: StartSheet | null }
   | { type: 'engine'; message: StartMessage; at: number }
+  | { type: 'apu'; samples: SampleRow[]; at: number }
   | { type: 'sent' }
   | { type: 'acknowledged' }
   | { type: 'refused'; problem: Problem }
@@ -61,6 +64,7 @@ export function begin(view: DepartureView): LiveState {
     aside: [],
     sheet: null,
     engines: {},
+    apu: { samples: [], heardAt: Number.NEGATIVE_INFINITY },
   };
 }
 
@@ -131,6 +135,15 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       return {
         ...state,
         engines: { ...state.engines, [engine]: withReadings(state.engines[engine], action.message, action.at) },
+      };
+    }
+    case 'apu': {
+      const last = state.apu.samples.at(-1)?.[0] ?? Number.NEGATIVE_INFINITY;
+      const unknown = action.samples.filter((row) => (row[0] ?? 0) > last);
+      if (unknown.length === 0) return state;
+      return {
+        ...state,
+        apu: { samples: [...state.apu.samples, ...unknown].slice(-MOST_SAMPLES), heardAt: action.at },
       };
     }
     case 'sent':

@@ -12,6 +12,7 @@ import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Command;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.need.Value;
+import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorAsk;
 import org.skelda.sim.ControlMove;
@@ -57,8 +58,8 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
 
     SimulatorAsk control(String control, String position) {
         try {
-            // Which lamps and tests there are is the type's: the departure tells.
-            if (!LightControls.has(control)) {
+            // Which lamps, tests and APU there are is the type's: the departure tells.
+            if (!LightControls.has(control) && !ApuControls.has(control)) {
                 ControlMove.parse(control, position);
             }
             return new SimulatorAsk.TapControl(control, position);

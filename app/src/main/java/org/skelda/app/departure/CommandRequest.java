@@ -14,12 +14,20 @@ import org.skelda.core.departure.Ask;
     @JsonSubTypes.Type(KindRequest.class),
     @JsonSubTypes.Type(LineRequest.class),
     @JsonSubTypes.Type(AttemptRequest.class),
+    @JsonSubTypes.Type(ApuRequest.class),
     @JsonSubTypes.Type(FactRequest.class),
     @JsonSubTypes.Type(SimulatorRequest.class),
     @JsonSubTypes.Type(RecordRequest.class)
 })
 sealed interface CommandRequest
-        permits SeatRequest, KindRequest, LineRequest, AttemptRequest, FactRequest, SimulatorRequest, RecordRequest {
+        permits SeatRequest,
+                KindRequest,
+                LineRequest,
+                AttemptRequest,
+                ApuRequest,
+                FactRequest,
+                SimulatorRequest,
+                RecordRequest {
 
     /** Made by the client; the same id again gives the same answer. */
     UUID commandId();

@@ -1,6 +1,7 @@
 package org.skelda.app.departure;
 
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Role;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.procedure.Line;
@@ -26,6 +27,7 @@ record LineText(
 
     /**
      * @param control that must be agreed on before it is moved; null when none must
+     * @param apu what it tells of the APU; null when nothing
      * @param by whose line it is alone; null when either may
      */
     record MarksText(
@@ -33,14 +35,16 @@ record LineText(
             boolean stationary,
             @Nullable Role by,
             boolean heldUntilAgreed,
-            boolean repeatable) {
+            boolean repeatable,
+            @Nullable ApuTap apu) {
         static MarksText of(Marks marks) {
             return new MarksText(
                     marks.agree() && marks.control() != null ? marks.control().label() : null,
                     marks.stationary(),
                     marks.by(),
                     marks.heldUntilAgreed(),
-                    marks.repeatable());
+                    marks.repeatable(),
+                    marks.apu());
         }
     }
 

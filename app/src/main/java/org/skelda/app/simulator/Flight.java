@@ -9,8 +9,10 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.departure.Event;
+import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.start.StartProfile;
@@ -18,6 +20,7 @@ import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
 import org.skelda.sim.aircraft.SimulatedAircraft;
+import org.skelda.sim.apu.SimulatedApu;
 
 /**
  * One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and
@@ -38,26 +41,29 @@ final class Flight {
     private final FeedSender sender;
     private final ServerClock clock;
     private final Supplier<Optional<List<String>>> lights;
+    private final @Nullable SimulatedApu apu;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
     private long read_us;
     private int beats;
 
-    private record Move(ControlMove move, long at_us) {}
+    private record Move(String control, String position, long at_us) {}
 
-    /** @param lights what shows; empty for a type whose lights are not known */
+    /** @param lights what shows; empty for a type whose lights are not known; @param apu null when it has none */
     Flight(
             SimulatedAircraft aircraft,
             StartProfile profile,
             FeedSender sender,
             ServerClock clock,
-            Supplier<Optional<List<String>>> lights) {
+            Supplier<Optional<List<String>>> lights,
+            @Nullable SimulatedApu apu) {
         this.aircraft = aircraft;
         this.profile = profile;
         this.sender = sender;
         this.clock = clock;
         this.lights = lights;
+        this.apu = apu;
         this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
     }
 
@@ -65,7 +71,7 @@ final class Flight {
         for (Event event : events) {
             if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))
                     && !LightControls.has(control)) {
-                moves.add(new Move(ControlMove.parse(control, position), micros(at)));
+                moves.add(new Move(control, position, micros(at)));
             }
         }
     }
@@ -97,7 +103,10 @@ final class Flight {
             read_us += EVERY_us;
             moveUntil(read_us);
             aircraft.advanceTo(read_us);
-            if (aircraft.busy() || ++beats % BEATS_AT_REST == 0) {
+            if (apu != null) {
+                apu.advanceTo(read_us);
+            }
+            if (aircraft.busy() || apu != null && apu.busy() || ++beats % BEATS_AT_REST == 0) {
                 read();
                 // What is sent is what shows now: it is of this moment only at the last reading before it.
                 if (read_us + EVERY_us > now_us) {
@@ -116,7 +125,11 @@ final class Flight {
     private void moveUntil(long at_us) {
         for (Move move = moves.peek(); move != null && move.at_us() <= at_us; move = moves.peek()) {
             moves.poll();
-            aircraft.move(move.move(), move.at_us());
+            if (!ApuControls.has(move.control())) {
+                aircraft.move(ControlMove.parse(move.control(), move.position()), move.at_us());
+            } else if (apu != null) {
+                apu.move(move.control(), move.position(), move.at_us());
+            }
         }
     }
 
@@ -126,6 +139,9 @@ final class Flight {
             aircraft.sample(engine)
                     .ifPresent(sample -> waiting.add(FeedWriter.line(
                             Subject.engine(number), sample, profile.drive().engine())));
+        }
+        if (apu != null) {
+            waiting.add(FeedWriter.apu(apu.sample()));
         }
         while (waiting.size() > MOST_WAITING) {
             waiting.remove();

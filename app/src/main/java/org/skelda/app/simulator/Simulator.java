@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
@@ -17,6 +18,7 @@ import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
+import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
@@ -29,6 +31,7 @@ import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.sim.Surroundings;
 import org.skelda.sim.aircraft.SimulatedAircraft;
+import org.skelda.sim.apu.SimulatedApu;
 import org.skelda.sim.indications.SimulatedLights;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -153,10 +156,21 @@ public class Simulator {
                     profile,
                     new FeedSender(port, issued),
                     clock,
-                    () -> lights(id));
+                    () -> lights(id),
+                    apu(departure, begin));
             moves.forEach(move -> flight.note(move.events(), move.at()));
             return flight;
         });
+    }
+
+    private static @Nullable SimulatedApu apu(Departure departure, Instant begin) {
+        ApuProfile profile = departure.plan().type().apu();
+        return profile == null
+                ? null
+                : new SimulatedApu(
+                        profile,
+                        departure.opening().departureId().getMostSignificantBits() & 0xFFFF,
+                        Flight.micros(begin));
     }
 
     /** What shows on the aircraft as it stands now. */

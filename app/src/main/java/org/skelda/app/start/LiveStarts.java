@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.apu.LiveApus;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.problem.ProblemException;
@@ -43,6 +44,7 @@ public class LiveStarts {
     private final SampleBlocks blocks;
     private final StartHistory history;
     private final TappedStarts tapped;
+    private final LiveApus apus;
     private final ServerClock clock;
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
     private final ConcurrentHashMap<UUID, UUID> assigned = new ConcurrentHashMap<>();
@@ -56,12 +58,14 @@ public class LiveStarts {
             SampleBlocks blocks,
             StartHistory history,
             TappedStarts tapped,
+            LiveApus apus,
             ServerClock clock) {
         this.departures = departures;
         this.packs = packs;
         this.blocks = blocks;
         this.history = history;
         this.tapped = tapped;
+        this.apus = apus;
         this.clock = clock;
     }
 
@@ -139,7 +143,8 @@ public class LiveStarts {
     private LiveTail tail(Departure departure, StartProfile profile) {
         return live.computeIfAbsent(
                 departure.opening().departureId(),
-                _ -> new LiveTail(departure, profile, clock.speed(), departures, blocks, history, clock.steady_ns()));
+                _ -> new LiveTail(
+                        departure, profile, clock.speed(), departures, blocks, history, apus, clock.steady_ns()));
     }
 
     /**

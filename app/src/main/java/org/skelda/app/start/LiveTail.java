@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.apu.LiveApus;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.TappedEngine;
@@ -55,6 +56,7 @@ final class LiveTail {
     private final Departures departures;
     private final SampleBlocks blocks;
     private final StartHistory history;
+    private final LiveApus apus;
     private final Map<Subject, EngineWatch> engines = new TreeMap<>();
     private final Map<Subject, Hearing> hearings = new TreeMap<>();
     private final Map<Subject, Long> told_us = new HashMap<>();
@@ -71,6 +73,7 @@ final class LiveTail {
             Departures departures,
             SampleBlocks blocks,
             StartHistory history,
+            LiveApus apus,
             long steady_ns) {
         this.departureId = departure.opening().departureId();
         this.operatorId = departure.opening().operatorId();
@@ -83,6 +86,7 @@ final class LiveTail {
         this.departures = departures;
         this.blocks = blocks;
         this.history = history;
+        this.apus = apus;
         this.begun_ns = steady_ns;
         blocks.subjects(departureId).stream()
                 .filter(Subject::isEngine)
@@ -125,6 +129,13 @@ final class LiveTail {
         engines.values().forEach(engine -> tell(engine, now, steady_ns));
         engines.values().forEach(engine -> settle(engine, now));
         lightsOf(batch.fresh, now);
+        apus.take(
+                departureId,
+                batch.fresh.stream()
+                        .flatMap(line -> Optional.ofNullable(line.apu()).stream())
+                        .toList(),
+                actor(),
+                now);
         seeAgain(now, steady_ns);
         return batch.counts();
     }
@@ -216,7 +227,8 @@ final class LiveTail {
     /** What comes late is judged on arrival; what came after its attempt had ended is kept and shown, no more. */
     private void judgeLate(Subject subject, List<Sample> samples, Instant now) {
         if (!subject.isEngine()) {
-            samples.forEach(aircraft::take);
+            // An APU's watch goes forward only: what comes late of it is counted, no more.
+            samples.stream().filter(AircraftReadings::has).forEach(aircraft::take);
             return;
         }
         EngineWatch engine = watch(subject);

@@ -70,6 +70,7 @@ class EveryEndpointTest {
             PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404 404
             POST   /api/departures/{id}/commands                   403 404 403 200 403 403
             POST   /api/departures/{id}/simulator                  403 404 409 204 409 409
+            GET    /api/departures/{id}/apu                        401 404 200 200 200 200
             GET    /api/departures/{id}/lights                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200 200

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.app.need.CelConditions;
+import org.skelda.core.apu.ApuTap;
+import org.skelda.core.apurun.ApuAsk;
+import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Person;
@@ -291,6 +295,7 @@ class ShippedPacksAreWorkedTest {
                 for (LineRef ref : log.state().openLines()) {
                     Line line = plan.lines().get(ref);
                     passOverWhatWaitsForWhatWasPassed(ref);
+                    tellWhatTheApuDoes(ref);
                     for (Person by : alone ? List.of(TestLog.CAPTAIN) : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
                         ask(by, Ask.of(new LineAsk.WorkLine(ref, right(ref, line))));
                         ask(by, Ask.of(new LineAsk.WorkLine(ref, new Doing.Confirm(line.label()))));
@@ -319,6 +324,32 @@ class ShippedPacksAreWorkedTest {
             if (waits) {
                 log.ask(TestLog.CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "no reading today", ref.line())));
             }
+        }
+
+        /** What was passed over told nothing of the APU, and a fire stopped it: the crew tells it at its own desk. */
+        private void tellWhatTheApuDoes(LineRef ref) {
+            boolean waits = log.state().progress().gate(ref, log.now()).waits().stream()
+                    .anyMatch(wait -> wait instanceof GateState.Wait.ForApu(String _, Instant opensAt, boolean _)
+                            && opensAt == null);
+            ApuHistory apu = log.state().apu();
+            if (!waits || apu == null) {
+                return;
+            }
+            // First what is to start it, then what is to stop it.
+            boolean away = log.state().openLines().stream()
+                    .noneMatch(open ->
+                            plan.procedure(open.procedure()).orElseThrow().occasion() == Procedure.Occasion.ALWAYS
+                                    && plan.lines().get(open).head().marks().apu() != null);
+            ApuTap tap = apu.at(log.now()).latched()
+                    ? ApuTap.RESET_OUTSIDE
+                    : switch (apu.at(log.now()).phase()) {
+                        case OFF, STOPPED -> ApuTap.MASTER_ON;
+                        case POWERED -> away ? ApuTap.MASTER_OFF : ApuTap.START;
+                        case STARTING -> away ? ApuTap.MASTER_OFF : ApuTap.UP_TO_SPEED;
+                        case AVAILABLE -> away ? ApuTap.MASTER_OFF : ApuTap.GENERATOR_ON;
+                        case COOLING, SPOOLING_DOWN -> ApuTap.ZERO;
+                    };
+            log.ask(TestLog.CAPTAIN, Ask.of(new ApuAsk.TellApu(tap, null, log.now())));
         }
 
         private boolean isPassed(LineRef ref) {

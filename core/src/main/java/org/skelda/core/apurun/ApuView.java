@@ -40,8 +40,8 @@ public record ApuView(
         boolean alarm,
         @Nullable Instant until,
         @Nullable ApuTap next,
-        List<Offer> offers,
-        List<Rung> rungs,
+        List<ApuOffer> offers,
+        List<ApuRung> rungs,
         boolean generator,
         boolean bleed,
         @Nullable Boolean sole,
@@ -52,20 +52,21 @@ public record ApuView(
         Duration burning,
         double burnt_kg,
         @Nullable Duration lasts,
-        List<TooEarly> early,
+        List<ApuEarly> early,
         List<ApuFact.ApuTooHot> hot,
         List<ApuFact.ApuPeak> peaks,
-        @Nullable Newest newest) {
+        @Nullable ApuNewest newest) {
 
     /** Something that can be told. @param warning why it should wait; null when it may be done now */
-    public record Offer(ApuTap tap, String words, @Nullable String warning) {}
+    public record ApuOffer(
+            ApuTap tap, String words, @Nullable String warning) {}
 
     /** @param warning why it should have waited */
-    public record TooEarly(String words, Instant at, String warning) {}
+    public record ApuEarly(String words, Instant at, String warning) {}
 
     /** A step of its start. @param at when it was reached; null before */
-    public record Rung(String label, @Nullable Instant at) {}
+    public record ApuRung(String label, @Nullable Instant at) {}
 
     /** What was told last. */
-    public record Newest(String words, Person by, Instant at) {}
+    public record ApuNewest(String words, Person by, Instant at) {}
 }

@@ -76,14 +76,14 @@ public final class ApuViewing {
                 fuel_kg == null ? null : lasts(fuel_kg),
                 history.early().stream()
                         .filter(one -> !one.told().what().at().isBefore(run))
-                        .map(one -> new ApuView.TooEarly(
+                        .map(one -> new ApuView.ApuEarly(
                                 words(one.told().what()), one.told().what().at(), one.warning()))
                         .toList(),
                 hot,
                 history.peaks().stream().filter(one -> !one.at().isBefore(run)).toList(),
                 history.newest()
                         .filter(one -> !one.isRead())
-                        .map(one -> new ApuView.Newest(
+                        .map(one -> new ApuView.ApuNewest(
                                 words(one.what()), one.by(), one.what().at()))
                         .orElse(null));
     }
@@ -255,39 +255,39 @@ public final class ApuViewing {
                 next != null ? next : apu.run().bleed() ? null : ApuTap.AIR_ON);
     }
 
-    private List<ApuView.Offer> offers() {
+    private List<ApuView.ApuOffer> offers() {
         return read ? offers(ApuTap.RESET_OUTSIDE) : offers(ApuTap.values());
     }
 
-    private List<ApuView.Offer> offers(ApuTap... taps) {
-        List<ApuView.Offer> offers = new ArrayList<>();
+    private List<ApuView.ApuOffer> offers(ApuTap... taps) {
+        List<ApuView.ApuOffer> offers = new ArrayList<>();
         for (ApuTap tap : taps) {
             ApuEvent event = tap.event(at, AutomaticStop.UNDERSPEED);
             boolean told =
                     tap.seenIn(apu) && !(tap == ApuTap.AIR_OFF && apu.run().bleed());
             boolean known = tap == ApuTap.RUNS && apu.phase() != Phase.OFF;
             if (!told && !known && history.apu().refusal(event) == null) {
-                offers.add(new ApuView.Offer(tap, tap.words(), history.apu().warning(event)));
+                offers.add(new ApuView.ApuOffer(tap, tap.words(), history.apu().warning(event)));
             }
         }
         return List.copyOf(offers);
     }
 
-    private List<ApuView.Rung> rungs() {
-        List<ApuView.Rung> rungs = new ArrayList<>();
+    private List<ApuView.ApuRung> rungs() {
+        List<ApuView.ApuRung> rungs = new ArrayList<>();
         Map<ApuMilestone, Instant> seen = apu.run().seen();
-        rungs.add(new ApuView.Rung(
+        rungs.add(new ApuView.ApuRung(
                 "Master on",
                 history.runBegan().filter(_ -> apu.phase() != Phase.OFF).orElse(null)));
-        rungs.add(new ApuView.Rung("Fuel at " + percent(profile.rule().fuelAt_pct()), seen.get(ApuMilestone.FUEL)));
-        rungs.add(new ApuView.Rung("Light", seen.get(ApuMilestone.LIGHT)));
-        rungs.add(new ApuView.Rung(
+        rungs.add(new ApuView.ApuRung("Fuel at " + percent(profile.rule().fuelAt_pct()), seen.get(ApuMilestone.FUEL)));
+        rungs.add(new ApuView.ApuRung("Light", seen.get(ApuMilestone.LIGHT)));
+        rungs.add(new ApuView.ApuRung(
                 "Starter out at " + percent(profile.rule().starterOutAt_pct()), seen.get(ApuMilestone.STARTER_OUT)));
-        rungs.add(new ApuView.Rung(
+        rungs.add(new ApuView.ApuRung(
                 "At " + percent(profile.rule().availableAt_pct()), seen.get(ApuMilestone.UP_TO_SPEED)));
-        rungs.add(new ApuView.Rung("Available", apu.run().availableAt()));
+        rungs.add(new ApuView.ApuRung("Available", apu.run().availableAt()));
         Instant air = apu.bleedAllowedAt().filter(open -> !at.isBefore(open)).orElse(null);
-        rungs.add(new ApuView.Rung("Warm through, air allowed", air));
+        rungs.add(new ApuView.ApuRung("Warm through, air allowed", air));
         return List.copyOf(rungs);
     }
 

@@ -1,0 +1,150 @@
+import { useQuery } from '@tanstack/react-query';
+import { answered, api, type SampleRow, type Schemas } from '../api/client';
+import { useDeparture } from '../live/departureContext';
+import { Announcer } from '../ui/Announcer';
+import { inWords, isoDuration, utc } from '../ui/time';
+import { LadderList } from '../start/LadderList';
+import { ApuLanes } from './ApuLanes';
+import { ApuSays } from './ApuSays';
+import { ApuTelling } from './ApuTelling';
+import { NEXT, type ApuSheet, type ApuView } from './apuWords';
+import { Ceilings } from './Ceilings';
+import { SimulatedApu } from './SimulatedApu';
+import { useApuSilent } from './useApuSilent';
+import styles from './ApuDesk.module.css';
+
+type ApuPage = Schemas['ApuPage'];
+
+/** What does not change of the departure's APU, and what was read of it before. */
+export function useApuPage(id: string) {
+  return useQuery({
+    queryKey: ['apu', id],
+    queryFn: () => answered<ApuPage>(api.GET('/api/departures/{id}/apu', { params: { path: { id } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+/**
+ * The APU: a hand is on its switches, the eyes on its temperature. What to do now stands first, then what to look for
+ * and what is read, then what it may be asked for.
+ */
+export function ApuDesk() {
+  const { page, state, mine } = useDeparture();
+  const apuPage = useApuPage(page.id);
+  const silent = useApuSilent();
+  const apu = state.view.apu;
+  if (!apu) return <p>{page.typeName} has no APU.</p>;
+  const sheet = apuPage.data?.sheet ?? null;
+  const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
+  const simulated = state.view.feed?.simulated === true && state.view.feed.lostAt === undefined;
+  return (
+    <article className={styles.desk} data-testid="apu-desk">
+      <ApuSays apu={apu} silent={silent} />
+      <div className={styles.columns}>
+        <div>
+          <LadderList rungs={ladder(apu)} silent={silent} />
+          {mine && !closed && !apu.read && <ApuTelling apu={apu} sheet={sheet} />}
+          {mine && !closed && simulated && sheet && <SimulatedApu sheet={sheet} />}
+        </div>
+        <div>
+          {sheet && apu.read ? (
+            <ApuLanes sheet={sheet} apu={apu} before={(apuPage.data?.samples ?? []) as SampleRow[]} silent={silent} />
+          ) : (
+            sheet && <Unread sheet={sheet} />
+          )}
+          <Noted apu={apu} />
+          {sheet && <Ceilings sheet={sheet} />}
+        </div>
+      </div>
+      {sheet && <Meaning sheet={sheet} />}
+      <Announcer text={silent ? "APU: no data. Use the aircraft's gauges." : apu.alarm ? apu.says : ''} />
+    </article>
+  );
+}
+
+/** Its rungs as any ladder shows them. */
+function ladder(apu: ApuView) {
+  const first = apu.phase === 'OFF' || apu.phase === 'STOPPED' ? -1 : apu.rungs.findIndex((rung) => !rung.at);
+  return apu.rungs.map((rung, index) => ({
+    words: rung.label,
+    detail: rung.at ? utc(rung.at, true) : '',
+    state: rung.at ? ('DONE' as const) : index === first ? ('NOW' as const) : ('NEXT' as const),
+  }));
+}
+
+/** The limits in words, where nothing reads the temperature. */
+function Unread({ sheet }: { sheet: ApuSheet }) {
+  return (
+    <section className={styles.unread} aria-label="Limits">
+      <p>
+        <b>No readings of the APU arrive.</b> Watch its own gauges:
+      </p>
+      <ul>
+        {sheet.startLimits.map(({ limit_c, allowed_s }) => (
+          <li key={limit_c}>
+            {allowed_s === 0
+              ? `Above ${limit_c} °C at any time: master OFF.`
+              : `Above ${limit_c} °C for longer than ${allowed_s} s in its start: master OFF.`}
+          </li>
+        ))}
+        <li>Running: {sheet.runningMax_c} °C or less; above it take its loads off, then master OFF.</li>
+        <li>
+          Battery for its start: at least {sheet.battery_min_v} V loaded. {sheet.tries} starts, then a long rest.
+        </li>
+      </ul>
+      <p className="small">{sheet.source}</p>
+    </section>
+  );
+}
+
+/** What is to be known beside it: loads, fuel, what was hot, what was early. */
+function Noted({ apu }: { apu: ApuView }) {
+  const notes = [
+    apu.generator && apu.sole ? 'Its generator alone carries the buses: they go dark when it stops.' : null,
+    apu.generator && apu.sole === false ? 'Its generator carries; another source is there.' : null,
+    apu.bleed ? 'It gives air.' : null,
+    apu.burnt_kg >= 0.5
+      ? `It has burnt ${apu.burnt_kg.toFixed(apu.burnt_kg < 10 ? 1 : 0)} kg in ${inWords(isoDuration(apu.burning))}.`
+      : null,
+    apu.lasts ? `The fuel read in its tank lasts ${inWords(isoDuration(apu.lasts))}.` : null,
+    apu.triesLeft > 0 && apu.restedAt ? `${apu.triesLeft} starts left before the long rest.` : null,
+    ...apu.peaks.map(
+      (peak) => `Highest ${peak.starting ? 'in its start' : 'while it ran'}: ${Math.round(peak.peak_C)} °C.`,
+    ),
+  ].filter((note) => note !== null);
+  return (
+    <>
+      {apu.hot.map((hot) => (
+        <p key={`${hot.limit_C} ${hot.at}`} className={styles.hot}>
+          Above {hot.limit_C} °C
+          {isoDuration(hot.allowed) > 0 ? ` for longer than ${inWords(isoDuration(hot.allowed))}` : ''} at{' '}
+          {utc(hot.at, true)}. Write it for maintenance.
+        </p>
+      ))}
+      {apu.early.map((early) => (
+        <p key={early.at} className={styles.hot}>
+          {early.words} at {utc(early.at, true)}, too early: {early.warning}
+        </p>
+      ))}
+      {notes.length > 0 && <p className={styles.notes}>{notes.join(' ')}</p>}
+    </>
+  );
+}
+
+/** Why it may stop itself, what each means and what comes next. */
+function Meaning({ sheet }: { sheet: ApuSheet }) {
+  return (
+    <details className={styles.meaning}>
+      <summary>When it stops itself: what it means and what comes next</summary>
+      <ul>
+        {sheet.stops.map((stop) => (
+          <li key={stop.why}>
+            <b>{stop.label}</b>: {NEXT[stop.next]}
+            {stop.inFlight ? '' : '; in flight it is shown, and it goes on running'}
+          </li>
+        ))}
+      </ul>
+      <p className="small">The approved manual has the last word. {sheet.source}</p>
+    </details>
+  );
+}

@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { apuControls, apuFailures, apuLanes, margin, type ApuSheet } from './apuWords';
+
+const SHEET: ApuSheet = {
+  tail: 'QX-LOM',
+  flight: '1',
+  source: 'Havern 2M, APU',
+  modifications: [],
+  fuelAt_pct: 9,
+  starterOutAt_pct: 54,
+  availableAt_pct: 96,
+  startLimits: [
+    { limit_c: 870, allowed_s: 10 },
+    { limit_c: 930, allowed_s: 0 },
+  ],
+  runningMax_c: 690,
+  battery_min_v: 23.2,
+  burn_kgph: 105,
+  tries: 3,
+  ceilings: [],
+  stand_ft: 112,
+  stops: [{ why: 'BLEED_DUCT_HOT', label: 'Overheat in its bleed duct', next: 'MAINTENANCE', inFlight: false }],
+};
+
+describe('what is told of an APU', () => {
+  it('shows the margin to the limit that comes next, and how far it was passed', () => {
+    expect(margin(SHEET, true, 800)).toBe('70 under 870');
+    expect(margin(SHEET, true, 900)).toBe('30 under 930');
+    expect(margin(SHEET, true, 940)).toBe('10 over 930');
+    expect(margin(SHEET, false, 700)).toBe('10 over 690');
+  });
+
+  it('draws the limits that count now', () => {
+    const lines = (starting: boolean) => apuLanes(SHEET, starting)[1]?.lines.map((line) => line.words);
+    expect(lines(true)).toEqual(['870 for 10 s', '930 never above']);
+    expect(lines(false)).toEqual(['690 running']);
+  });
+
+  it('moves each switch of the simulated one to where it is not', () => {
+    const controls = apuControls({ 'apu/master': 'on' });
+    expect(controls.find((one) => one.name === 'apu/master')).toMatchObject({ on: true, to: 'off' });
+    expect(controls.find((one) => one.name === 'apu/bleed')).toMatchObject({ on: false, to: 'on' });
+    expect(controls.find((one) => one.name === 'apu/batteries')).toMatchObject({ on: true, to: 'off' });
+  });
+
+  it('names every stop as the simulated aircraft knows it', () => {
+    expect(apuFailures(SHEET).map((one) => one.position)).toContain('stops-bleed-duct-hot');
+  });
+});
