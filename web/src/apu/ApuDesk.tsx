@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { answered, api, type SampleRow, type Schemas } from '../api/client';
 import { useDeparture } from '../live/departureContext';
+import { Attach } from '../simulator/Attach';
 import { Announcer } from '../ui/Announcer';
 import { inWords, isoDuration, utc } from '../ui/time';
 import { LadderList } from '../start/LadderList';
@@ -44,6 +45,7 @@ export function ApuDesk() {
         <div>
           <LadderList rungs={ladder(apu)} silent={silent} />
           {mine && !closed && !apu.read && <ApuTelling apu={apu} sheet={sheet} />}
+          {mine && !closed && !state.view.feed && state.sheet && <Attach />}
           {mine && !closed && simulated && sheet && <SimulatedApu sheet={sheet} />}
         </div>
         <div>

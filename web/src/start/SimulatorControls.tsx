@@ -1,6 +1,6 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
-import { answered, api, ProblemError } from '../api/client';
+import { Attach } from '../simulator/Attach';
 import { useDeparture, useEngines } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
@@ -85,38 +85,6 @@ export function SimulatorControls({ engine }: { engine: number }) {
           </Button>
         ))}
       </div>
-    </section>
-  );
-}
-
-function Attach() {
-  const { page } = useDeparture();
-  const [problem, setProblem] = useState<string | null>(null);
-  const attach = () => {
-    answered(api.POST('/api/departures/{id}/simulator', { params: { path: { id: page.id } } }))
-      .then(() => setProblem(null))
-      .catch((failure: unknown) => {
-        if (!(failure instanceof ProblemError)) throw failure;
-        setProblem(`${failure.problem.detail} ${failure.problem.todo}`);
-      });
-  };
-  return (
-    <section className={styles.panel} aria-label="Simulated aircraft">
-      <p className={styles.title}>
-        No feed.{' '}
-        <b>
-          {page.kind === 'REHEARSAL' ? 'Rehearse on the simulated aircraft?' : 'Let the simulated aircraft stand in?'}
-        </b>{' '}
-        It sends readings of its own; no real engine is touched.
-      </p>
-      <div className={styles.row}>
-        <Button onClick={attach}>Attach the simulated aircraft</Button>
-      </div>
-      {problem && (
-        <p role="alert" className={styles.problem}>
-          {problem}
-        </p>
-      )}
     </section>
   );
 }

@@ -19,6 +19,7 @@ import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Event;
@@ -165,12 +166,14 @@ public class Simulator {
 
     private static @Nullable SimulatedApu apu(Departure departure, Instant begin) {
         ApuProfile profile = departure.plan().type().apu();
-        return profile == null
+        ApuHistory history = departure.apu();
+        return profile == null || history == null
                 ? null
-                : new SimulatedApu(
+                : SimulatedApu.as(
                         profile,
                         departure.opening().departureId().getMostSignificantBits() & 0xFFFF,
-                        Flight.micros(begin));
+                        Flight.micros(begin),
+                        history.before(begin));
     }
 
     /** What shows on the aircraft as it stands now. */

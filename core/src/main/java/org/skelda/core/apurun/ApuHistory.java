@@ -146,6 +146,17 @@ public record ApuHistory(
         return feed != null && feed.live() && readSince != null && !readSince.isBefore(feed.attachedAt());
     }
 
+    /** As it stood then, by what had been told before. @param at any time */
+    public Apu before(Instant at) {
+        Apu then = begun;
+        for (Told one : told) {
+            if (one.what().at().isBefore(at)) {
+                then = then.step(one.what());
+            }
+        }
+        return then.at(at);
+    }
+
     /** Whether its master switch is on, by what was told last of it. */
     public boolean masterOn() {
         for (int i = told.size() - 1; i >= 0; i--) {

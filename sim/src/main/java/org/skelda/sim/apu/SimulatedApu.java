@@ -1,9 +1,11 @@
 package org.skelda.sim.apu;
 
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.SplittableRandom;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apu.ApuRule;
@@ -32,6 +34,7 @@ public final class SimulatedApu {
     private static final double DRAG_perS = 0.055;
     private static final double FRICTION_pctps = 0.6;
     private static final double STANDS_STILL_pct = 1;
+    private static final double SPOOLS_FROM_pct = 40;
     private static final double HANGS_AT_pct = 62;
     private static final double IGNITION_TAKES_s = 1.2;
     private static final double GIVES_UP_AFTER_s = 45;
@@ -83,6 +86,28 @@ public final class SimulatedApu {
         this.noise = new SplittableRandom(seed);
         this.now_us = begin_us;
         this.phaseSince_us = begin_us;
+    }
+
+    /** One that stands as somebody has told. @param told at its beginning */
+    public static SimulatedApu as(ApuProfile profile, long seed, long begin_us, Apu told) {
+        SimulatedApu apu = new SimulatedApu(profile, seed, begin_us);
+        apu.phase = told.phase();
+        apu.phaseSince_us = Math.min(begin_us, micros(told.since()));
+        apu.master = told.phase() == Phase.POWERED || told.phase() == Phase.STARTING || told.phase() == Phase.AVAILABLE;
+        apu.latched = told.latched();
+        apu.generates = told.run().generator();
+        apu.generatorSwitch = apu.generates;
+        apu.bleeds = told.run().bleed();
+        apu.bleedSwitch = apu.bleeds;
+        apu.airOffAt_us = told.run().airOffAt() == null ? -1 : micros(told.run().airOffAt());
+        apu.lit = apu.isBurning();
+        apu.speed_pct = apu.lit ? GOVERNED_pct : told.phase() == Phase.SPOOLING_DOWN ? SPOOLS_FROM_pct : 0;
+        apu.temperature_c = apu.lit ? profile.runningMax_C() - IDLE_UNDER_LIMIT_c : AMBIENT_c;
+        return apu;
+    }
+
+    private static long micros(Instant at) {
+        return at.getEpochSecond() * 1_000_000 + at.getNano() / 1000;
     }
 
     /**

@@ -174,6 +174,25 @@ class SimulatedApuTest {
     }
 
     @Test
+    void oneThatWasToldToGiveAirGoesOnGivingIt() {
+        Watching told = started(Fleet.apu("havern-2a"), 4);
+        told.move("apu/generator", "on");
+        told.move("apu/bleed", "on");
+        told.pass(Duration.ofSeconds(120));
+        Watching taken = told.goneOn();
+        taken.pass(Duration.ofSeconds(20));
+        assertThat(taken.facts(ApuFact.ApuTold.class)).isEmpty();
+        assertThat(taken.facts(ApuFact.ApuTooHot.class)).isEmpty();
+        assertThat(taken.desk().phase()).isEqualTo(Phase.AVAILABLE);
+        assertThat(taken.desk().run().bleed()).isTrue();
+        assertThat(taken.desk().run().generator()).isTrue();
+        taken.move("apu/bleed", "off");
+        taken.move("apu/master", "off");
+        taken.pass(Duration.ofSeconds(1));
+        assertThat(taken.desk().phase()).isEqualTo(Phase.COOLING);
+    }
+
+    @Test
     void whatItDoesNotHaveIsSaid() {
         SimulatedApu apu = new SimulatedApu(Fleet.apu("havern-2m"), 1, 0);
         assertThatThrownBy(() -> apu.move("apu/hatch", "on", 0)).hasMessageContaining("apu/hatch");

@@ -31,16 +31,25 @@ final class Watching {
     }
 
     private Watching(ApuProfile profile, SimulatedApu truth, long now_us) {
+        this(profile, truth, now_us, ApuHistory.begin(profile.rule(), instant(now_us)));
+    }
+
+    private Watching(ApuProfile profile, SimulatedApu truth, long now_us, ApuHistory history) {
         this.profile = profile;
         this.truth = truth;
         this.now_us = now_us;
-        this.history = ApuHistory.begin(profile.rule(), now());
+        this.history = history;
         this.watch = new ApuWatch(profile, history);
     }
 
     /** The same APU, by somebody who knows nothing of it yet. */
     Watching watchedAnew() {
         return new Watching(profile, truth, now_us);
+    }
+
+    /** Another APU that stands as this one does by what was told, watched by somebody who knows that. */
+    Watching goneOn() {
+        return new Watching(profile, SimulatedApu.as(profile, 7, now_us, history.before(now())), now_us, history);
     }
 
     ApuProfile profile() {
@@ -52,7 +61,11 @@ final class Watching {
     }
 
     Instant now() {
-        return Instant.ofEpochSecond(now_us / 1_000_000, now_us % 1_000_000 * 1000);
+        return instant(now_us);
+    }
+
+    private static Instant instant(long at_us) {
+        return Instant.ofEpochSecond(at_us / 1_000_000, at_us % 1_000_000 * 1000);
     }
 
     /** As the desk shows it: by the fold alone. */
