@@ -1,29 +1,19 @@
-import { useQuery } from '@tanstack/react-query';
-import { answered, api, type SampleRow, type Schemas } from '../api/client';
+import type { SampleRow } from '../api/client';
 import { useDeparture } from '../live/departureContext';
 import { Attach } from '../simulator/Attach';
 import { Announcer } from '../ui/Announcer';
-import { inWords, isoDuration, utc } from '../ui/time';
+import { utc } from '../ui/time';
 import { LadderList } from '../start/LadderList';
 import { ApuLanes } from './ApuLanes';
+import { ApuNotes } from './ApuNotes';
 import { ApuSays } from './ApuSays';
 import { ApuTelling } from './ApuTelling';
 import { NEXT, type ApuSheet, type ApuView } from './apuWords';
 import { Ceilings } from './Ceilings';
 import { SimulatedApu } from './SimulatedApu';
+import { useApuPage } from './useApuPage';
 import { useApuSilent } from './useApuSilent';
 import styles from './ApuDesk.module.css';
-
-type ApuPage = Schemas['ApuPage'];
-
-/** What does not change of the departure's APU, and what was read of it before. */
-export function useApuPage(id: string) {
-  return useQuery({
-    queryKey: ['apu', id],
-    queryFn: () => answered<ApuPage>(api.GET('/api/departures/{id}/apu', { params: { path: { id } } })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-}
 
 /**
  * The APU: a hand is on its switches, the eyes on its temperature. What to do now stands first, then what to look for
@@ -54,7 +44,7 @@ export function ApuDesk() {
           ) : (
             sheet && <Unread sheet={sheet} />
           )}
-          <Noted apu={apu} />
+          <ApuNotes apu={apu} sheet={sheet} />
           {sheet && <Ceilings sheet={sheet} />}
         </div>
       </div>
@@ -66,7 +56,9 @@ export function ApuDesk() {
 
 /** Its rungs as any ladder shows them. */
 function ladder(apu: ApuView) {
-  const first = apu.phase === 'OFF' || apu.phase === 'STOPPED' ? -1 : apu.rungs.findIndex((rung) => !rung.at);
+  const first = !['POWERED', 'STARTING', 'AVAILABLE'].includes(apu.phase)
+    ? -1
+    : apu.rungs.findIndex((rung) => !rung.at);
   return apu.rungs.map((rung, index) => ({
     words: rung.label,
     detail: rung.at ? utc(rung.at, true) : '',
@@ -96,40 +88,6 @@ function Unread({ sheet }: { sheet: ApuSheet }) {
       </ul>
       <p className="small">{sheet.source}</p>
     </section>
-  );
-}
-
-/** What is to be known beside it: loads, fuel, what was hot, what was early. */
-function Noted({ apu }: { apu: ApuView }) {
-  const notes = [
-    apu.generator && apu.sole ? 'Its generator alone carries the buses: they go dark when it stops.' : null,
-    apu.generator && apu.sole === false ? 'Its generator carries; another source is there.' : null,
-    apu.bleed ? 'It gives air.' : null,
-    apu.burnt_kg >= 0.5
-      ? `It has burnt ${apu.burnt_kg.toFixed(apu.burnt_kg < 10 ? 1 : 0)} kg in ${inWords(isoDuration(apu.burning))}.`
-      : null,
-    apu.lasts ? `The fuel read in its tank lasts ${inWords(isoDuration(apu.lasts))}.` : null,
-    apu.triesLeft > 0 && apu.restedAt ? `${apu.triesLeft} starts left before the long rest.` : null,
-    ...apu.peaks.map(
-      (peak) => `Highest ${peak.starting ? 'in its start' : 'while it ran'}: ${Math.round(peak.peak_C)} °C.`,
-    ),
-  ].filter((note) => note !== null);
-  return (
-    <>
-      {apu.hot.map((hot) => (
-        <p key={`${hot.limit_C} ${hot.at}`} className={styles.hot}>
-          Above {hot.limit_C} °C
-          {isoDuration(hot.allowed) > 0 ? ` for longer than ${inWords(isoDuration(hot.allowed))}` : ''} at{' '}
-          {utc(hot.at, true)}. Write it for maintenance.
-        </p>
-      ))}
-      {apu.early.map((early) => (
-        <p key={early.at} className={styles.hot}>
-          {early.words} at {utc(early.at, true)}, too early: {early.warning}
-        </p>
-      ))}
-      {notes.length > 0 && <p className={styles.notes}>{notes.join(' ')}</p>}
-    </>
   );
 }
 

@@ -22,6 +22,7 @@ export function SimulatedApu({ sheet }: { sheet: ApuSheet }) {
             </span>
           </Button>
         ))}
+        <Button onClick={() => move('apu/start', 'on')}>Start</Button>
         <Button onClick={() => move('apu/emergency-stop', 'on')}>Emergency stop</Button>
         <Button onClick={() => move('apu/reset', 'on')}>Reset outside</Button>
       </div>

@@ -23,7 +23,6 @@ export interface ApuControl {
 
 const SWITCHES: [string, string][] = [
   ['apu/master', 'Master'],
-  ['apu/start', 'Start'],
   ['apu/generator', 'Generator'],
   ['apu/bleed', 'Air'],
   ['apu/batteries', 'Batteries'],
@@ -52,7 +51,7 @@ export function apuFailures(sheet: ApuSheet): { position: string; label: string 
   ];
 }
 
-const AXIS_OVER_LIMIT_C = 80;
+const AXIS_OVER_LIMIT_C = 150;
 
 /** The two lanes of an APU. While it is started, the limits of its start are drawn; afterwards that of its run. */
 export function apuLanes(sheet: ApuSheet, starting: boolean): LaneSheet[] {

@@ -5,6 +5,7 @@ import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { useDeparture } from '../live/departureContext';
+import { ApuOfRecord } from '../apu/ApuOfRecord';
 import { CrewOfRecord } from './CrewOfRecord';
 import { DayOfRecord } from './DayOfRecord';
 import { WorkOfRecord } from './WorkOfRecord';
@@ -89,6 +90,7 @@ export function RecordDesk() {
           </ul>
           <CrewOfRecord />
           <WorkOfRecord lines={lines} />
+          <ApuOfRecord />
           <DayOfRecord />
           <h2>Record</h2>
           <Button component="a" href={`/api/departures/${page.id}/record`} download>

@@ -193,10 +193,16 @@ public final class ApuViewing {
     private String stopWords() {
         AutomaticStop stopped = apu.tries().stopped();
         String still = "Batteries stay ON until it stands still and its door has closed.";
-        return stopped == null
-                ? still
-                : "It stopped itself: " + lower(stopped)
-                        + (stopped.next() == AutomaticStop.Next.FIRE_LIST ? ". Work its fire list. " : ". ") + still;
+        if (stopped == null) {
+            return still;
+        }
+        String then = switch (stopped.next()) {
+            case FIRE_LIST -> "Work its fire list. ";
+            case TRY_AGAIN -> "Another start may follow once it has rested. ";
+            case COOL -> "Let its oil cool before another start. ";
+            case MAINTENANCE -> "Maintenance before another start. ";
+        };
+        return "It stopped itself: " + lower(stopped) + ". " + then + still;
     }
 
     private Says powered() {
@@ -284,7 +290,7 @@ public final class ApuViewing {
         rungs.add(new ApuView.ApuRung(
                 "Starter out at " + percent(profile.rule().starterOutAt_pct()), seen.get(ApuMilestone.STARTER_OUT)));
         rungs.add(new ApuView.ApuRung(
-                "At " + percent(profile.rule().availableAt_pct()), seen.get(ApuMilestone.UP_TO_SPEED)));
+                "At its speed, " + percent(profile.rule().availableAt_pct()), seen.get(ApuMilestone.UP_TO_SPEED)));
         rungs.add(new ApuView.ApuRung("Available", apu.run().availableAt()));
         Instant air = apu.bleedAllowedAt().filter(open -> !at.isBefore(open)).orElse(null);
         rungs.add(new ApuView.ApuRung("Warm through, air allowed", air));

@@ -178,7 +178,7 @@ public final class ApuWatch {
         boolean switchedOn = sample.master() == Switch.ON && (!master || masterWaits);
         master = sample.master() == Switch.UNTOLD ? master : sample.master() == Switch.ON;
         // Switched on while it still turns, it is powered once it stands.
-        masterWaits = switchedOn && apu.phase() == Phase.SPOOLING_DOWN;
+        masterWaits = switchedOn && apu.phase() == Phase.SPOOLING_DOWN && !apu.latched() && battery != Switch.OFF;
         can(new ApuEvent.MasterOn(at), switchedOn && battery != Switch.OFF);
         can(new ApuEvent.MasterOff(at), sample.master() == Switch.OFF);
         can(

@@ -74,7 +74,6 @@ public final class SimulatedApu {
     private long airOffAt_us = -1;
     private boolean bleeds;
     private boolean generates;
-    private boolean startPressed;
     private boolean latched;
     private boolean emergency;
     private @Nullable AutomaticStop stopped;
@@ -122,7 +121,11 @@ public final class SimulatedApu {
         boolean on = position.equals("on");
         switch (control) {
             case "apu/master" -> master(on);
-            case "apu/start" -> startPressed = on;
+            case "apu/start" -> {
+                if (on && phase == Phase.POWERED && isReady()) {
+                    enter(Phase.STARTING);
+                }
+            }
             case "apu/generator" -> generatorSwitch = on;
             case "apu/bleed" -> bleedSwitch = on;
             case "apu/emergency-stop" -> {
@@ -140,7 +143,8 @@ public final class SimulatedApu {
     private void master(boolean on) {
         boolean turned = on != master;
         master = on;
-        waitsForStandstill = on && (turned || waitsForStandstill) && phase == Phase.SPOOLING_DOWN;
+        waitsForStandstill =
+                on && (turned || waitsForStandstill) && phase == Phase.SPOOLING_DOWN && !latched && batteries;
         if (on && turned && (phase == Phase.OFF || phase == Phase.STOPPED)) {
             power();
         } else if (!on && phase == Phase.POWERED) {
@@ -171,6 +175,7 @@ public final class SimulatedApu {
             }
         }
         batteries = on;
+        waitsForStandstill &= on;
     }
 
     private void goesWrong(String what) {
@@ -242,11 +247,6 @@ public final class SimulatedApu {
     /** What its controller does, by what it senses and by its clocks. */
     private void settle() {
         switch (phase) {
-            case POWERED -> {
-                if (startPressed && isReady()) {
-                    enter(Phase.STARTING);
-                }
-            }
             case STARTING -> starting();
             case AVAILABLE -> {
                 generates = generatorSwitch;
@@ -276,7 +276,7 @@ public final class SimulatedApu {
                     enter(Phase.OFF);
                 }
             }
-            case OFF -> {}
+            case OFF, POWERED -> {}
         }
     }
 
@@ -367,9 +367,9 @@ public final class SimulatedApu {
         return generates;
     }
 
-    /** Whether it turns, is to start, or is counting. */
+    /** Whether it turns, or is counting. */
     public boolean busy() {
-        return phase != Phase.OFF || startPressed;
+        return phase != Phase.OFF;
     }
 
     /** What its sensors and switches say now. */

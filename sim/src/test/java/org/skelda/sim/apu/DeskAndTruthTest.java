@@ -77,7 +77,6 @@ class DeskAndTruthTest {
         boolean sensible = random.nextInt(8) > 0;
         switch (sensible ? apu.phase() : Phase.values()[random.nextInt(7)]) {
             case OFF, STOPPED -> {
-                watching.move("apu/start", "off");
                 watching.move("apu/batteries", "on");
                 if (random.nextInt(4) == 0) {
                     watching.move("apu/reset", "on");
