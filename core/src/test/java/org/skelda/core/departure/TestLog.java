@@ -138,7 +138,7 @@ public final class TestLog {
     public void tell(Event... facts) {
         for (Event fact : facts) {
             LogEntry<Event> entry = new LogEntry<>(
-                    nextId(), state.seq() + 1, now, null, new Person("feed", "Feed"), null, nextId(), fact);
+                    nextId(), state.seq() + 1, now, null, new Person("feed:1", "Feed"), null, nextId(), fact);
             entries.add(entry);
             state = state.apply(entry);
         }
