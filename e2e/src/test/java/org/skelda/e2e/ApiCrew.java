@@ -10,6 +10,13 @@ import tools.jackson.databind.JsonNode;
 /** A crew that works lines over HTTP as they come, each kind in its own way, where a journey looks at others. */
 final class ApiCrew {
     private static final int MOST_ROUNDS = 1500;
+    private static final Map<String, String[]> SIMULATED_APU = Map.of(
+            "MASTER_ON", new String[] {"apu/master", "on"},
+            "START", new String[] {"apu/start", "on"},
+            "GENERATOR_ON", new String[] {"apu/generator", "on"},
+            "AIR_ON", new String[] {"apu/bleed", "on"},
+            "AIR_OFF", new String[] {"apu/bleed", "off"},
+            "MASTER_OFF", new String[] {"apu/master", "off"});
 
     private final String departureId;
     private final Map<String, ApiClient> seats = new HashMap<>();
@@ -145,6 +152,21 @@ final class ApiCrew {
                 .orElseThrow(() -> new AssertionError("there is no " + value));
     }
 
+    /** What a line does to the APU is done to the simulated one; the line opens once its readings show it. */
+    private void moveSimulatedApu(JsonNode page, String tap) {
+        String[] move = SIMULATED_APU.get(tap);
+        if (move == null) {
+            throw new AssertionError("the simulated APU has nothing for " + tap);
+        }
+        client("LEFT")
+                .command(
+                        departureId,
+                        page.path("view").path("seq").longValue(),
+                        "TAP_CONTROL",
+                        "\"control\":\"" + move[0] + "\",\"position\":\"" + move[1] + "\"");
+        TestServer.pause(150);
+    }
+
     private void answer(JsonNode page, JsonNode view) {
         String ref = view.path("ref").asString();
         JsonNode text = line(find(page.path("procedures"), "id", ref.split("/")[0]), ref);
@@ -156,6 +178,12 @@ final class ApiCrew {
                                 page.path("view").path("seq").longValue(),
                                 "GIVE_FACT",
                                 "\"fact\":\"" + wait.path("fact").asString() + "\",\"yes\":false");
+                return;
+            }
+        }
+        for (JsonNode wait : view.path("gate").path("waits").values()) {
+            if (wait.path("kind").asString().equals("APU_AT_HAND")) {
+                moveSimulatedApu(page, text.path("marks").path("apu").asString());
                 return;
             }
         }

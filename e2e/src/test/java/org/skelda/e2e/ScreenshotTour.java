@@ -33,9 +33,6 @@ class ScreenshotTour {
             desk.waitForDialog();
             take(page, "abnormal");
             desk.press("Escape");
-            desk.press("?");
-            desk.text("record a deviation").waitFor();
-            take(page, "keys");
             missing(browsers, server);
             measured(browsers, server);
             schools(browsers, server);
@@ -56,6 +53,14 @@ class ScreenshotTour {
         lights.lamp("Fire, engine 1", "failed");
         lights.press("Engine and APU fire test", "Held");
         take(lights.page(), "lights");
+        ApuOfDesk apu = ApuOfDesk.over(desk);
+        apu.turn("Master", "OFF", "ON");
+        apu.says("APU: start it");
+        apu.press("Start");
+        apu.says("APU: available");
+        apu.turn("Generator", "OFF", "ON");
+        apu.desk().getByText("Its generator alone carries the buses").waitFor();
+        take(desk.page(), "apu");
     }
 
     /** Taking a seat; three altimeters that do not agree; a finding outside. */

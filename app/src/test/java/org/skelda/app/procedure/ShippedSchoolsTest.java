@@ -17,8 +17,10 @@ import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Ask;
 import org.skelda.core.departure.TestLog;
+import org.skelda.core.departure.Viewing;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
+import org.skelda.core.fact.FactView;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
@@ -73,6 +75,17 @@ class ShippedSchoolsTest {
         give(log, DayFact.ENGINE_1_FIRST_LAST, new Value.YesNo(false));
         assertThat(needed(log, two)).isFalse();
         assertThat(needed(log, one)).isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"alternating, true", "feeds-brakes, false"})
+    void theDayIsAskedOnlyWhatCanStillDecide(String school, boolean asked) throws IOException {
+        TestLog log = departure("havern-2a", Map.of("first-engine", school));
+        List<String> facts = Viewing.view(log.state(), log.now()).facts().stream()
+                .map(FactView::id)
+                .toList();
+        assertThat(facts.contains(DayFact.ENGINE_1_FIRST_LAST.id())).isEqualTo(asked);
+        assertThat(facts).contains(DayFact.GROUND_POWER.id());
     }
 
     @Test

@@ -2,13 +2,17 @@ package org.skelda.core.fact;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Person;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.Progress;
 import org.skelda.core.need.Kind;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Names;
+import org.skelda.core.procedure.Option;
 
 /**
  * A fact of the day at a time.
@@ -23,7 +27,7 @@ import org.skelda.core.need.Value;
  * @param by who gave it; null when nobody did
  * @param at when; null when nobody did
  * @param source who knows it; null when nobody gave it
- * @param decides how many lines ask for it
+ * @param decides how many lines it can decide, as the operator's schools are
  */
 public record FactView(
         String id,
@@ -48,11 +52,16 @@ public record FactView(
      */
     public record ChangeView(long seq, String label, List<LineRef> lines) {}
 
-    /** Every fact that some line asks for, or that somebody gave. */
+    /** Every fact that can decide some line, or that somebody gave. */
     public static List<FactView> of(Facts facts, Progress progress) {
         List<FactView> views = new ArrayList<>();
+        Map<String, Value> schools = new HashMap<>();
+        for (Option option : progress.plan().options().values()) {
+            String name = Names.option(option.id());
+            progress.value(name).ifPresent(school -> schools.put(name, school));
+        }
         for (DayFact fact : DayFact.values()) {
-            int decides = progress.plan().asking(fact.id()).size();
+            int decides = progress.plan().decides(fact.id(), schools);
             Facts.Given given = facts.given().get(fact);
             if (decides > 0 || given != null) {
                 views.add(of(fact, progress.value(fact.id()).orElse(null), given, decides));

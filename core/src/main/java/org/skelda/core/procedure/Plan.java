@@ -9,12 +9,15 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Start;
+import org.skelda.core.need.Known;
+import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 
@@ -32,6 +35,9 @@ public final class Plan {
     private final Map<LineRef, List<When>> conditions = new LinkedHashMap<>();
     // Made when it is asked for: until then no condition has to be understood.
     private volatile @Nullable Map<String, List<LineRef>> asking;
+    /** By what the options say; an operator sets few. */
+    private final Map<Map<String, Value>, Map<String, Integer>> deciding = new ConcurrentHashMap<>();
+
     private final Map<String, LineRef> readings = new HashMap<>();
     private final Map<String, LineRef> choices = new HashMap<>();
     private final Map<String, List<Summons>> summons = new HashMap<>();
@@ -204,6 +210,36 @@ public final class Plan {
             asking = made;
         }
         return made.getOrDefault(name, List.of());
+    }
+
+    /**
+     * How many lines a name can still decide, as the operator's schools and the tail are.
+     *
+     * @param schools what each option says, by its name in conditions
+     */
+    public int decides(String name, Map<String, Value> schools) {
+        return deciding.computeIfAbsent(Map.copyOf(schools), this::countDeciding)
+                .getOrDefault(name, 0);
+    }
+
+    private Map<String, Integer> countDeciding(Map<String, Value> schools) {
+        Known known = name -> {
+            TypeSheet.Modification modification = type.fitted().get(name);
+            return modification != null
+                    ? Optional.of(new Value.YesNo(modification.fitted()))
+                    : Optional.ofNullable(schools.get(name));
+        };
+        Map<String, Integer> counted = new HashMap<>();
+        for (List<When> whens : conditions.values()) {
+            Need need = Need.NEEDED;
+            for (When when : whens) {
+                need = need.and(when.need(known));
+            }
+            if (need instanceof Need.NotDecided(var names)) {
+                names.forEach(name -> counted.merge(name, 1, Integer::sum));
+            }
+        }
+        return Map.copyOf(counted);
     }
 
     /** Every condition, with the line that it decides. */
