@@ -11,23 +11,28 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.skelda.core.indications.Indication;
 import org.skelda.core.start.Sample;
+import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.aircraft.SimulatedStart;
+import org.skelda.sim.apu.SimulatedApu;
 
 /**
  * From a sample posted at the feed door to its verdict in a stream's client, with 1 and 50 starts live at ten samples a
- * second.
+ * second; with {@code whole}, 50 aircraft with both engines, their APU and their lights.
  */
 public final class FeedBench {
     private static final int STARTS = 50;
     private static final int LASTS_s = 75;
     private static final int WARM_UP_s = 15;
     private static final long EVERY_MS = 100;
+    private static final int SAMPLES_A_SECOND = 10;
     private static final long APART_MS = 173;
     private static final Pattern LAST_SAMPLE = Pattern.compile("\\[([0-9.E]+)[^\\[\\]]*\\]\\]\\}$");
 
     private final LiveServer server = new LiveServer(STARTS);
     private final ConcurrentHashMap<String, Long> sentAt = new ConcurrentHashMap<>();
+    private final ConcurrentHashMap<String, Long> apuSentAt = new ConcurrentHashMap<>();
     /** Signed in before anybody else tries to. */
     private final BenchClient bareSender = new BenchClient(server.address, "halden");
 
@@ -35,6 +40,7 @@ public final class FeedBench {
     private final AtomicLong longestBeat_ns = new AtomicLong();
     private volatile Times toVerdict = new Times();
     private volatile Times toBare = new Times();
+    private volatile Times toApu = new Times();
 
     private FeedBench() throws IOException {}
 
@@ -49,15 +55,21 @@ public final class FeedBench {
         }
         readers.getFirst().lines("/api/bench/bare/stream", bench::bareArrived);
         System.out.println("\n| what | n | p50 ms | p99 ms |\n|---|---|---|---|");
+        if (List.of(arguments).contains("whole")) {
+            bench.live(STARTS, APART_MS, bench::sendWhole);
+            System.out.println(bench.toApu.row("an APU's reading posted to the same stream's client meanwhile"));
+            bench.server.close();
+            System.exit(0);
+        }
         if (!List.of(arguments).contains("strangers")) {
-            bench.live(1, 0);
-            bench.live(STARTS, APART_MS);
-            bench.live(STARTS, 0);
+            bench.live(1, 0, bench::send);
+            bench.live(STARTS, APART_MS, bench::send);
+            bench.live(STARTS, 0, bench::send);
         }
         for (int starts : new int[] {1, STARTS}) {
             try (Strangers strangers = new Strangers(bench.server.address)) {
                 System.out.println("| **with 16 strangers' sign-ins a second** | | | |");
-                bench.live(starts, APART_MS);
+                bench.live(starts, APART_MS, bench::send);
                 System.out.println("| answers they got: " + strangers + " | | | |");
             }
         }
@@ -65,23 +77,29 @@ public final class FeedBench {
         System.exit(0);
     }
 
+    /** Sends what one aircraft sends. */
+    private interface Sender {
+        void send(LiveServer.Tail tail, long after_ms);
+    }
+
     /** @param apart_ms how long after the one before each start begins */
-    private void live(int starts, long apart_ms) throws InterruptedException {
+    private void live(int starts, long apart_ms, Sender sender) throws InterruptedException {
         var system = (com.sun.management.OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
         long cpu = system.getProcessCpuTime();
         long began = System.nanoTime();
         List<Thread> senders = new ArrayList<>();
         for (LiveServer.Tail tail : server.tails.subList(0, starts)) {
             long after_ms = senders.size() * apart_ms;
-            senders.add(Thread.ofVirtual().start(() -> send(tail, after_ms)));
+            senders.add(Thread.ofVirtual().start(() -> sender.send(tail, after_ms)));
         }
         Thread bare = Thread.ofVirtual().start(this::sendBare);
         Thread.sleep(WARM_UP_s * 1000L);
         toVerdict = new Times();
         toBare = new Times();
+        toApu = new Times();
         longestBeat_ns.set(0);
-        for (Thread sender : senders) {
-            sender.join();
+        for (Thread one : senders) {
+            one.join();
         }
         bare.interrupt();
         double share = (system.getProcessCpuTime() - cpu) / (double) (System.nanoTime() - began);
@@ -126,6 +144,44 @@ public final class FeedBench {
         }
     }
 
+    /** Both engines started, the APU started beside them, and lights that change each second, in one request. */
+    private void sendWhole(LiveServer.Tail tail, long after_ms) {
+        List<Sample> samples = SimulatedStart.of(LiveServer.PROFILE).samples(LASTS_s);
+        List<String> lights = server.type.tests().values().stream()
+                .flatMap(test -> test.groups().stream())
+                .flatMap(group -> group.indications().stream())
+                .map(Indication::id)
+                .distinct()
+                .toList();
+        pause(after_ms);
+        long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.now());
+        SimulatedApu apu = new SimulatedApu(server.type.apu(), tail.hashCode(), begin_us);
+        apu.move("apu/master", "on", begin_us);
+        long began = System.nanoTime();
+        try {
+            for (int i = 0; i < samples.size(); i++) {
+                Thread.sleep(Math.max(0, i * EVERY_MS - (System.nanoTime() - began) / 1_000_000));
+                Sample sample = samples.get(i).at(begin_us + samples.get(i).at_us());
+                apu.advanceTo(sample.at_us());
+                if (i % SAMPLES_A_SECOND == 0) {
+                    apu.move("apu/start", "on", sample.at_us());
+                    apu.move("apu/generator", "on", sample.at_us());
+                }
+                String lines = LiveServer.line(1, sample)
+                        + LiveServer.line(2, sample)
+                        + FeedWriter.apu(apu.sample()) + "\n"
+                        + FeedWriter.lights(sample.at_us(), lights.subList(0, i / SAMPLES_A_SECOND % lights.size()))
+                        + "\n";
+                long now = System.nanoTime();
+                sentAt.put(tail.departure() + sample.at_us() / 1000, now);
+                apuSentAt.put(tail.departure() + apu.sample().at_us() / 1000, now);
+                server.post(tail, lines);
+            }
+        } catch (InterruptedException _) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     private static void pause(long time_ms) {
         try {
             Thread.sleep(time_ms);
@@ -142,11 +198,22 @@ public final class FeedBench {
                 longestBeat_ns.accumulateAndGet(now - before, Math::max);
             }
         }
+        apuArrived(tail, line);
         Matcher last = line.startsWith("data:{\"view\"") ? LAST_SAMPLE.matcher(line) : null;
         if (last != null && last.find()) {
             Long sent = sentAt.remove(tail.departure() + Math.round(Math.floor(Double.parseDouble(last.group(1)))));
             if (sent != null) {
                 toVerdict.add(System.nanoTime() - sent);
+            }
+        }
+    }
+
+    private void apuArrived(LiveServer.Tail tail, String line) {
+        Matcher last = line.startsWith("data:{\"samples\"") ? LAST_SAMPLE.matcher(line) : null;
+        if (last != null && last.find()) {
+            Long sent = apuSentAt.remove(tail.departure() + Math.round(Math.floor(Double.parseDouble(last.group(1)))));
+            if (sent != null) {
+                toApu.add(System.nanoTime() - sent);
             }
         }
     }

@@ -20,6 +20,7 @@ import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.crew.Person;
+import org.skelda.core.procedure.TypeSheet;
 import org.skelda.core.record.Opening;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -35,6 +36,12 @@ final class LiveServer implements AutoCloseable {
     static final List<String> READERS = List.of("stenvik", "oddsrud", "vagsborg");
 
     static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
+
+    /** The APU of that type. */
+    final ApuProfile apu;
+
+    /** What the types' documents know of that type: its APU and its tests of warnings. */
+    final TypeSheet type;
 
     private final ConfigurableApplicationContext server;
     private final HttpClient http =
@@ -57,6 +64,7 @@ final class LiveServer implements AutoCloseable {
                 .orElseThrow()
                 .person();
         Packs.Current packs = server.getBean(Packs.class).currentFor("vardholm", "HAVERN-2M");
+        type = server.getBean(Packs.class).planFor("vardholm", "HAVERN-2M").type();
         BenchClient crew = new BenchClient(address, "halden");
         for (int i = 0; i < departures; i++) {
             UUID id = UuidCreator.getTimeOrderedEpoch();
@@ -93,19 +101,25 @@ final class LiveServer implements AutoCloseable {
         }
     }
 
-    /** Posts one sample of engine 2 at the feed door. @throws IllegalStateException when it is not taken */
+    /** One sample of engine 2. @throws IllegalStateException when it is not taken */
     void post(Tail tail, Sample sample) throws InterruptedException {
+        post(tail, line(2, sample));
+    }
+
+    /** A sample of an engine as a line of a feed. */
+    static String line(int engine, Sample sample) {
+        return FeedWriter.line(Subject.engine(engine), sample, PROFILE.drive().engine()) + "\n";
+    }
+
+    /** Posts lines at the feed door. @throws IllegalStateException when they are not taken */
+    void post(Tail tail, String lines) throws InterruptedException {
         try {
             HttpResponse<String> answer = http.send(
                     HttpRequest.newBuilder(URI.create(
                                     address + "/api/feeds/" + tail.feed().feed().id() + "/samples"))
                             .header("Content-Type", "application/x-ndjson")
                             .header("Authorization", "Bearer " + tail.feed().token())
-                            .POST(HttpRequest.BodyPublishers.ofString(
-                                    FeedWriter.line(
-                                                    Subject.engine(2),
-                                                    sample,
-                                                    PROFILE.drive().engine()) + "\n"))
+                            .POST(HttpRequest.BodyPublishers.ofString(lines))
                             .build(),
                     HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != 200) {
