@@ -37,9 +37,6 @@ final class LiveServer implements AutoCloseable {
 
     static final StartProfile PROFILE = StartProfiles.of("HAVERN-2M");
 
-    /** The APU of that type. */
-    final ApuProfile apu;
-
     /** What the types' documents know of that type: its APU and its tests of warnings. */
     final TypeSheet type;
 

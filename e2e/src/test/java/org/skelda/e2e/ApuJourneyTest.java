@@ -8,10 +8,11 @@ import org.junit.jupiter.api.Test;
 
 /**
  * The APU in a rehearsal: read from the simulated aircraft, one that shuts itself down and one shut down in the right
- * order; batteries off too early; and told by taps alone.
+ * order; batteries off too early; told by taps alone; and its fire, worked by two.
  */
 class ApuJourneyTest {
     private static final int TIMES_LIFE = 6;
+    private static final int MANY_STEPS = 300;
     private static TestServer server;
     private static Browsers browsers;
 
@@ -119,5 +120,49 @@ class ApuJourneyTest {
         apu.says("Work its fire list.");
         Axe.findsNothing(desk.page(), "the APU told by taps");
         assertThat(browsers.errors()).isEmpty();
+    }
+
+    @Test
+    void anApuFireIsWorkedByTwoAndTheHandleStopsIt() {
+        DeskOfDeparture captain = SimulatedLamps.rehearsal(CrewMember.signIn(browsers, server, "Runa Halden"), "R34");
+        ApuOfDesk apu = ApuOfDesk.over(captain);
+        apu.press("It runs already, with its loads");
+        apu.says("it gives air");
+        apu.close();
+        DeskOfDeparture officer =
+                CrewMember.signIn(browsers, server, "Joar Stenvik").open("R34");
+        officer.takeSeat("Right", "monitoring");
+        captain.goWrong("APU fire");
+        officer.goWrong("APU fire");
+        captain.page().waitForCondition(() -> captain.title().equals("APU fire"));
+        officer.page().waitForCondition(() -> officer.title().equals("APU fire"));
+        byTwo("APU fire", captain, officer);
+        apu = ApuOfDesk.over(captain);
+        apu.says("APU: running down");
+        apu.says("Batteries stay ON until it stands still and its door has closed.");
+        apu.space("Zero speed");
+        apu.says("APU: batteries stay ON");
+        apu.says("APU: off");
+        assertThat(browsers.errors()).isEmpty();
+    }
+
+    /** What cannot be undone takes a second key. */
+    private static void byTwo(String list, DeskOfDeparture... desks) {
+        for (int step = 0; step < MANY_STEPS; step++) {
+            for (DeskOfDeparture desk : desks) {
+                String card = desk.cardText();
+                if (card.contains(list + " is complete")) {
+                    return;
+                }
+                if (card.contains("Name it aloud")) {
+                    TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
+                    desk.press("Enter");
+                } else if (desk.canAnswer()) {
+                    desk.answerByKey();
+                }
+            }
+            TestServer.pause(100);
+        }
+        throw new AssertionError(list + " does not end; the desk shows: " + desks[0].cardText());
     }
 }
