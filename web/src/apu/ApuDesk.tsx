@@ -44,6 +44,11 @@ export function ApuDesk() {
           ) : (
             sheet && <Unread sheet={sheet} />
           )}
+          {sheet && sheet.modifications.length > 0 && (
+            <p className={styles.notes}>
+              <b>{sheet.tail} differs:</b> {sheet.modifications.join(' ')}
+            </p>
+          )}
           <ApuNotes apu={apu} sheet={sheet} />
           {sheet && <Ceilings sheet={sheet} />}
         </div>

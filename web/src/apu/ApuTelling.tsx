@@ -4,6 +4,7 @@ import { useDeparture } from '../live/departureContext';
 import { serverClock } from '../live/useServerNow';
 import { DeskDialog } from '../ui/DeskDialog';
 import { ReasonForm } from '../ui/ReasonForm';
+import { ApuPeak } from './ApuPeak';
 import type { ApuSheet, ApuTap, ApuView } from './apuWords';
 import styles from './ApuDesk.module.css';
 
@@ -74,6 +75,7 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
           ]}
         />
       )}
+      <ApuPeak apu={apu} done={() => main.current?.focus()} />
       {newest && (
         <Button className={styles.back} onClick={() => (newest.by.id === person.id ? untell() : setAsking(true))}>
           Take back: {newest.words}

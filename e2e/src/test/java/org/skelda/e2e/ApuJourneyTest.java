@@ -11,7 +11,9 @@ import org.junit.jupiter.api.Test;
  * order; batteries off too early; told by taps alone; and its fire, worked by two.
  */
 class ApuJourneyTest {
+    /** Only what lasts longer than a second at this pace is waited for. */
     private static final int TIMES_LIFE = 6;
+
     private static final int MANY_STEPS = 300;
     private static TestServer server;
     private static Browsers browsers;
@@ -36,10 +38,8 @@ class ApuJourneyTest {
         apu.says("APU: off");
         Axe.findsNothing(desk.page(), "the APU, off");
         apu.turn("Master", "OFF", "ON");
-        apu.says("self-test and door");
         apu.says("APU: start it");
         apu.press("Start");
-        apu.says("APU: lit");
         apu.says("APU: available");
         Axe.findsNothing(desk.page(), "the APU, available");
         apu.turn("Generator", "OFF", "ON");
@@ -51,7 +51,6 @@ class ApuJourneyTest {
         apu.goesWrong("stops-gearbox-oil-low");
         apu.says("Gearbox oil pressure low".toLowerCase(java.util.Locale.ROOT));
         apu.says("Maintenance before another start.");
-        apu.says("APU: batteries stay ON");
         apu.turn("Batteries", "ON", "OFF");
         apu.says("its fault is latched");
         apu.says("Only the panel outside resets it.");
@@ -88,7 +87,6 @@ class ApuJourneyTest {
                 .waitFor();
         apu = ApuOfDesk.over(desk);
         apu.says("APU: running down");
-        apu.says("APU: batteries stay ON");
         apu.says("Batteries may go off");
         apu.turn("Batteries", "ON", "OFF");
         apu.says("APU: off");
@@ -101,15 +99,16 @@ class ApuJourneyTest {
         DeskOfDeparture desk = SimulatedLamps.rehearsal(CrewMember.signIn(browsers, server, "Joar Stenvik"), "R33");
         ApuOfDesk apu = ApuOfDesk.over(desk);
         apu.space("Master ON");
-        apu.says("self-test and door");
         apu.says("APU: start it");
         apu.space("Start");
         apu.space("It has lit");
         apu.space("Starter out");
         apu.space("At its speed");
-        apu.says("APU: settling");
         apu.says("APU: available");
         assertThat(apu.desk().innerText()).contains("Not yet: It is not warm through: no air yet.");
+        apu.page().getByLabel("Highest EGT in its start, °C").fill("812");
+        apu.press("Note it");
+        apu.desk().getByText("812 °C, 58 under 870 (Havern 2M, APU)").waitFor();
         apu.space("Its generator carries");
         apu.says("air allowed");
         apu.space("Air ON");
@@ -141,7 +140,6 @@ class ApuJourneyTest {
         apu.says("APU: running down");
         apu.says("Batteries stay ON until it stands still and its door has closed.");
         apu.space("Zero speed");
-        apu.says("APU: batteries stay ON");
         apu.says("APU: off");
         assertThat(browsers.errors()).isEmpty();
     }

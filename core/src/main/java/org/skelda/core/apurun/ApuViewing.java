@@ -7,6 +7,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.Apu.Phase;
@@ -16,6 +18,7 @@ import org.skelda.core.apu.ApuMilestone;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apu.AutomaticStop;
+import org.skelda.core.limit.Limit;
 
 /** Tells what is known of an APU means at a time: what it does, what is next, until when, and what to beware of. */
 public final class ApuViewing {
@@ -35,7 +38,27 @@ public final class ApuViewing {
         this.apu = history.at(at);
         this.at = at;
         Instant run = history.runBegan().orElse(Instant.MAX);
-        this.hot = history.hot().stream().filter(one -> !one.at().isBefore(run)).toList();
+        this.hot = Stream.concat(
+                        history.hot().stream(), history.peaks().stream().flatMap(peak -> passed(peak, run).stream()))
+                .filter(one -> !one.at().isBefore(run))
+                .distinct()
+                .toList();
+    }
+
+    /** A peak above what is never allowed is enough, however it became known. */
+    private Optional<ApuFact.ApuTooHot> passed(ApuFact.ApuPeak peak, Instant run) {
+        double never_C = peak.starting()
+                ? profile.startLimits().stream()
+                        .filter(limit -> limit.allowed().isZero())
+                        .mapToDouble(Limit::value)
+                        .min()
+                        .orElse(Double.MAX_VALUE)
+                : profile.runningMax_C();
+        boolean known = history.hot().stream()
+                .anyMatch(one -> one.limit_C() == never_C && !one.at().isBefore(run));
+        return peak.peak_C() > never_C && !known
+                ? Optional.of(new ApuFact.ApuTooHot(peak.starting(), never_C, Duration.ZERO, peak.at()))
+                : Optional.empty();
     }
 
     /**

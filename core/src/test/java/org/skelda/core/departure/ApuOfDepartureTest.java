@@ -324,6 +324,20 @@ class ApuOfDepartureTest {
     }
 
     @Test
+    void aTypedPeakAboveWhatIsNeverAllowedCallsForTheMaster() {
+        works("master");
+        pass(8);
+        works("start");
+        log.accept(TestLog.CAPTAIN, Ask.of(new ApuAsk.TypeApuPeak(true, 900)));
+        assertThat(view().alarm()).as("above 870 for how long, nobody told").isFalse();
+        log.accept(TestLog.CAPTAIN, Ask.of(new ApuAsk.TypeApuPeak(true, 931)));
+        assertThat(view().says()).isEqualTo("APU: master OFF");
+        assertThat(view().hot())
+                .singleElement()
+                .satisfies(hot -> assertThat(hot.limit_C()).isEqualTo(930));
+    }
+
+    @Test
     void aTypeWithoutAnApuHasNoneAndItsLinesCannotTellOfOne() {
         assertThat(Viewing.view(TestLog.seated().state(), TestLog.BEGIN).apu()).isNull();
         assertThat(TestLog.seated().refuse(TestLog.CAPTAIN, tell(ApuTap.MASTER_ON, null)))
