@@ -9,13 +9,17 @@ import type { ApuSheet, ApuTap, ApuView } from './apuWords';
 import styles from './ApuDesk.module.css';
 
 const UNREAD_MS = 400;
+const SAME_PRESS_MS = 250;
 
 /** An APU that nothing reads is told: what comes next under one key, everything else beside it. */
 export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | null }) {
   const { live, person } = useDeparture();
   const [asking, setAsking] = useState(false);
-  const tell = (tap: ApuTap, why?: ApuSheet['stops'][number]['why']) =>
+  const byMe = useRef(true);
+  const tell = (tap: ApuTap, why?: ApuSheet['stops'][number]['why']) => {
+    byMe.current = true;
     void live.ask({ ask: 'TELL_APU', tap, why, tappedAt: new Date(serverClock.now()).toISOString() });
+  };
   const next = apu.offers.find((offer) => offer.tap === apu.next && !offer.warning);
   const others = apu.offers.filter((offer) => offer !== next && offer.tap !== 'STOPPED_ITSELF');
   const stops = apu.offers.some((offer) => offer.tap === 'STOPPED_ITSELF');
@@ -25,15 +29,21 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
     void live.ask({ ask: 'UNTELL_APU', reason });
   };
   const main = useRef<HTMLButtonElement>(null);
-  const shownAt = useRef(0);
-  // The one key answers what has been read: the button has the focus, and what came up this moment waits for an eye.
+  const shownAt = useRef(Number.NEGATIVE_INFINITY);
+  const pressedAt = useRef(Number.NEGATIVE_INFINITY);
+  // The one key answers what has been read: the button has the focus.
   useEffect(() => {
-    shownAt.current = performance.now();
+    // What one's own word brings up is expected; what a colleague's brings up waits for an eye.
+    shownAt.current = byMe.current ? Number.NEGATIVE_INFINITY : performance.now();
+    byMe.current = false;
     if (document.activeElement === document.body || document.activeElement?.getAttribute('role') === 'dialog')
       main.current?.focus();
   }, [next?.tap]);
   const press = (tap: ApuTap) => {
-    if (performance.now() - shownAt.current >= UNREAD_MS) tell(tap);
+    const at = performance.now();
+    if (at - pressedAt.current < SAME_PRESS_MS || at - shownAt.current < UNREAD_MS) return;
+    pressedAt.current = at;
+    tell(tap);
   };
   return (
     <div className={styles.telling}>

@@ -106,7 +106,11 @@ final class Flight {
             if (apu != null) {
                 apu.advanceTo(read_us);
             }
-            if (aircraft.busy() || apu != null && apu.busy() || ++beats % BEATS_AT_REST == 0) {
+            boolean due = ++beats % BEATS_AT_REST == 0;
+            if (apu != null && (apu.busy() || due)) {
+                waiting.add(FeedWriter.apu(apu.sample()));
+            }
+            if (aircraft.busy() || due) {
                 read();
                 // What is sent is what shows now: it is of this moment only at the last reading before it.
                 if (read_us + EVERY_us > now_us) {
@@ -139,9 +143,6 @@ final class Flight {
             aircraft.sample(engine)
                     .ifPresent(sample -> waiting.add(FeedWriter.line(
                             Subject.engine(number), sample, profile.drive().engine())));
-        }
-        if (apu != null) {
-            waiting.add(FeedWriter.apu(apu.sample()));
         }
         while (waiting.size() > MOST_WAITING) {
             waiting.remove();

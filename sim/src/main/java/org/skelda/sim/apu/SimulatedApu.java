@@ -367,9 +367,9 @@ public final class SimulatedApu {
         return generates;
     }
 
-    /** Whether it turns, or is counting. */
+    /** Whether something of it changes: off, and steady at its speed, it is read seldom. */
     public boolean busy() {
-        return phase != Phase.OFF;
+        return phase != Phase.OFF && phase != Phase.AVAILABLE;
     }
 
     /** What its sensors and switches say now. */
