@@ -3,6 +3,7 @@ package org.skelda.app.apu;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
@@ -110,7 +111,7 @@ class ApuController {
                 profile.burn_kgph(),
                 profile.rule().tries(),
                 Arrays.stream(ApuLoad.values())
-                        .map(load -> ceiling(load, profile.ceilings_ft().get(load), stand_ft))
+                        .map(load -> ceiling(load, profile, stand_ft))
                         .toList(),
                 stand_ft,
                 Arrays.stream(AutomaticStop.values())
@@ -118,9 +119,10 @@ class ApuController {
                         .toList());
     }
 
-    private static Ceiling ceiling(ApuLoad load, @Nullable Double ceiling_ft, double stand_ft) {
-        double ceiling = ceiling_ft == null ? 0 : ceiling_ft;
-        return new Ceiling(load, load.words(), ceiling, stand_ft <= ceiling, ceiling - stand_ft);
+    private static Ceiling ceiling(ApuLoad load, ApuProfile profile, double stand_ft) {
+        double ceiling_ft = Objects.requireNonNull(profile.ceilings_ft().get(load), load.words());
+        return new Ceiling(
+                load, load.words(), ceiling_ft, profile.allowedAt(stand_ft).contains(load), ceiling_ft - stand_ft);
     }
 
     private static double seconds(Duration duration) {

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apu.ApuSample;
@@ -80,12 +79,5 @@ final class LiveApu {
 
     private static @Nullable Double or(double value) {
         return Double.isNaN(value) ? null : (Double) value;
-    }
-
-    /** When the newest reading was taken (us). */
-    synchronized Optional<Long> newest_us() {
-        return newest.isEmpty()
-                ? Optional.empty()
-                : Optional.of(newest.getLast().at_us());
     }
 }

@@ -91,7 +91,8 @@ public final class SimulatedApu {
     public static SimulatedApu as(ApuProfile profile, long seed, long begin_us, Apu told) {
         SimulatedApu apu = new SimulatedApu(profile, seed, begin_us);
         apu.phase = told.phase();
-        apu.phaseSince_us = Math.min(begin_us, micros(told.since()));
+        // A start that is under way has its whole time again: how far it has come was not told.
+        apu.phaseSince_us = told.phase() == Phase.STARTING ? begin_us : Math.min(begin_us, micros(told.since()));
         apu.master = told.phase() == Phase.POWERED || told.phase() == Phase.STARTING || told.phase() == Phase.AVAILABLE;
         apu.latched = told.latched();
         apu.generates = told.run().generator();

@@ -25,7 +25,7 @@ class SimulatedApuTest {
     private static Watching started(ApuProfile profile, long seed) {
         Watching watching = new Watching(profile, seed);
         watching.move("apu/master", "on");
-        watching.until(watching.profile().rule().ready().plusSeconds(1));
+        watching.pass(watching.profile().rule().ready().plusSeconds(1));
         watching.move("apu/start", "on");
         return watching;
     }
@@ -190,6 +190,20 @@ class SimulatedApuTest {
         taken.move("apu/master", "off");
         taken.pass(Duration.ofSeconds(1));
         assertThat(taken.desk().phase()).isEqualTo(Phase.COOLING);
+    }
+
+    @Test
+    void aStartThatWasToldLongAgoComesUpAndIsNotGivenUp() {
+        Watching told = started(Fleet.apu("havern-2m"), 4);
+        told.pass(Duration.ofSeconds(2));
+        Instant later = told.now().plusSeconds(300);
+        SimulatedApu apu = SimulatedApu.as(told.profile(), 4, micros(later), told.desk());
+        apu.advanceTo(micros(later.plusSeconds(20)));
+        assertThat(apu.phase()).isEqualTo(Phase.AVAILABLE);
+    }
+
+    private static long micros(Instant at) {
+        return at.getEpochSecond() * 1_000_000;
     }
 
     @Test

@@ -86,10 +86,6 @@ final class Watching {
         truth.move(control, position, now_us);
     }
 
-    void until(Duration since) {
-        pass(since);
-    }
-
     void untilPhase(Phase phase) {
         for (int i = 0; i < 3000 && truth.phase() != phase; i++) {
             step();
