@@ -17,7 +17,7 @@ public record ApuTries(
     public static final ApuTries NONE = new ApuTries(0, null, null);
 
     ApuTries failed(Instant at) {
-        return new ApuTries(count + 1, at, stopped);
+        return new ApuTries(count + 1, at, null);
     }
 
     ApuTries stopped(AutomaticStop why) {

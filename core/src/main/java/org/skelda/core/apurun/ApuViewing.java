@@ -186,6 +186,9 @@ public final class ApuViewing {
         if (stopped != null) {
             return after(stopped);
         }
+        if (!hot.isEmpty()) {
+            return Says.now("APU: maintenance before another start", tooHot(hot.getLast()), null);
+        }
         return Says.now(
                 "APU: off",
                 history.told().isEmpty() ? null : "Batteries may go off as far as the APU is concerned.",

@@ -268,6 +268,10 @@ class ApuOfDepartureTest {
         assertThat(Viewing.view(log.state(), log.now()).clocks())
                 .extracting(ClockView::id)
                 .contains("apu-rest");
+        pass(60);
+        log.accept(TestLog.CAPTAIN, tell(ApuTap.START, null));
+        log.accept(TestLog.CAPTAIN, tell(ApuTap.MASTER_OFF, null));
+        assertThat(view().stopped()).as("this time the crew stopped it").isNull();
     }
 
     @Test
@@ -296,6 +300,10 @@ class ApuOfDepartureTest {
         log.accept(TestLog.CAPTAIN, tell(ApuTap.MASTER_OFF, null));
         assertThat(view().alarm()).isFalse();
         assertThat(view().hot()).hasSize(1);
+        log.accept(TestLog.CAPTAIN, tell(ApuTap.ZERO, null));
+        pass(20);
+        assertThat(view().says()).isEqualTo("APU: maintenance before another start");
+        assertThat(view().next()).as("no start is offered").isNull();
     }
 
     @Test
