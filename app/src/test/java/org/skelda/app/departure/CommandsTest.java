@@ -128,6 +128,15 @@ class CommandsTest {
                 "TEST_AGAIN|\"line\":\"fire-tests/fire-test\"|nothing-there",
                 "ANSWER|\"line\":\"fire-tests/fire-test\"|wrong-answer",
                 "SAY|\"line\":\"before-start/c-fuel\",\"value\":6840,\"unit\":\"lb\"|gate-closed",
+                "TELL_APU|\"tap\":\"LAUNCH\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|bad-request",
+                "TELL_APU|\"tap\":\"MASTER_ON\"|bad-request",
+                "TELL_APU|\"tap\":\"MASTER_ON\",\"tappedAt\":\"2020-01-01T00:00:00Z\"|out-of-range",
+                "TELL_APU|\"tap\":\"GENERATOR_ON\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|nothing-there",
+                "TELL_APU|\"tap\":\"STOPPED_ITSELF\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|reason-missing",
+                "UNTELL_APU||nothing-there",
+                "TYPE_APU_PEAK|\"starting\":true,\"peak_c\":812|nothing-there",
+                "TYPE_APU_PEAK|\"starting\":true|bad-request",
+                "TAP_CONTROL|\"control\":\"apu/hatch\",\"position\":\"on\"|nothing-there",
                 "LAUNCH||bad-request",
                 "ABANDON|\"reason\":\"\"|reason-missing"
             })

@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.apu.ApuSample;
+import org.skelda.core.apu.AutomaticStop;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
@@ -91,6 +93,40 @@ class FeedReaderTest {
     }
 
     @Test
+    void anApusReadingsAreReadAsTheyWereWritten() {
+        ApuSample whole = new ApuSample(
+                1_777_886_353_100_000L,
+                96.4,
+                612,
+                Switch.ON,
+                Switch.OFF,
+                Switch.UNTOLD,
+                Switch.ON,
+                Switch.OFF,
+                Switch.ON,
+                Switch.OFF,
+                Switch.OFF,
+                AutomaticStop.GEARBOX_OIL_HOT);
+        assertThat(read(FeedWriter.apu(whole), StartProfile.Engine.JET))
+                .singleElement()
+                .satisfies(line -> {
+                    assertThat(line.subject()).isEqualTo(Subject.APU);
+                    assertThat(line.apu()).isEqualTo(whole);
+                });
+        assertThat(read(GOOD, StartProfile.Engine.JET).getFirst().apu()).isNull();
+    }
+
+    @Test
+    void aSpeedThatNoApuHasIsLeftOutAndTold() {
+        String line = "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"apu\",\"speed_pct\":400,\"egt_c\":20}";
+        assertThat(read(line, StartProfile.Engine.JET)).singleElement().satisfies(read -> {
+            assertThat(read.apu().speed_pct()).isNaN();
+            assertThat(read.apu().temperature_c()).isEqualTo(20);
+            assertThat(read.impossible()).singleElement().asString().contains("speed_pct of 400");
+        });
+    }
+
+    @Test
     void anUnknownNameIsIgnoredAndBlankLinesAreSkipped() {
         List<FeedLine> lines = read("\n" + GOOD + "\r\n\n" + GOOD.replace("33.100", "33.200"), StartProfile.Engine.JET);
         assertThat(lines).extracting(FeedLine::subject).containsExactly(Subject.engine(2), Subject.engine(2));
@@ -126,6 +162,9 @@ class FeedReaderTest {
                 "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"fuel\":\"on\"}|expected 0 or 1",
                 "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"engine:2\",\"n2_pct\":NaN}|not JSON",
                 "{\"t\":\"2026-05-04T09:12:33Z\",\"t\":\"2026-05-04T09:12:34Z\",\"subject\":\"apu\"}|not JSON",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"apu\",\"stopped\":\"tired\"}|expected one of fire",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"apu\",\"master\":2}|expected 0 or 1",
+                "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"apu\",\"speed_pct\":\"fast\"}|is not a number",
                 "[1,2]|not a JSON object",
                 "{\"t\":|not JSON",
                 "hello|not JSON"
