@@ -1,5 +1,5 @@
 import { Button, Drawer } from '@mantine/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { serverClock } from '../live/useServerNow';
 import { Announcer } from '../ui/Announcer';
@@ -55,7 +55,7 @@ export function Desk() {
     go(id);
     setPlace(work?.text.id ?? null);
   };
-  useDeskKeys({ works, sheet, open: setSheet, go, place, today: () => void navigate('/') });
+  const going = useDeskKeys({ works, sheet, open: setSheet, go, place, today: () => void navigate('/') });
 
   const takenFrom = state.view.seats.find((seat) => seat.seat === mine?.seat)?.takenFrom;
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
@@ -64,6 +64,8 @@ export function Desk() {
   useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread' || sheet === 'apu');
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
+  const apuLooked = useRef(false);
+  apuLooked.current ||= sheet === 'apu';
   const theDay = mine && state.view.facts.length > 0 && (
     <Button className={styles.day} onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
       The day
@@ -78,7 +80,7 @@ export function Desk() {
     <div className={styles.frame}>
       <Ribbon open={setSheet} />
       <nav className={styles.thread} aria-label="Preparation">
-        <Thread selected={record ? null : (work?.text.id ?? null)} go={go} />
+        <Thread selected={record ? null : (work?.text.id ?? null)} go={go} going={going} />
       </nav>
       <main className={styles.desk} aria-label="Desk">
         {record ? (
@@ -118,7 +120,7 @@ export function Desk() {
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <FactsSheet opened={sheet === 'facts'} close={close} />
       <AbnormalSheet opened={sheet === 'abnormal'} close={close} go={go} />
-      {state.view.apu && (
+      {state.view.apu && apuLooked.current && (
         <Suspense>
           <ApuSheet opened={sheet === 'apu'} close={close} />
         </Suspense>

@@ -1,3 +1,4 @@
+import { lettersToGo } from './work';
 import { Modal, Switch } from '@mantine/core';
 import { useState } from 'react';
 import { Key } from '../ui/Key';
@@ -5,7 +6,6 @@ import { ThemeSwitch } from '../ui/ThemeSwitch';
 import { useDeparture } from '../live/departureContext';
 import styles from './HelpSheet.module.css';
 import { lettersOff, setLettersOff, useKeyBlock } from '../keys/useKeys';
-import { goLetters } from '../keys/goLetters';
 
 const KEYS: [string, string][] = [
   ['Space', 'answer the line, or go on'],
@@ -41,7 +41,7 @@ export function HelpSheet({ opened, close }: { opened: boolean; close: () => voi
   const works = useDeparture().works.filter((work) => work.text.occasion !== 'ABNORMAL');
   useKeyBlock('sheet', opened);
   const [off, setOff] = useState(lettersOff);
-  const letters = goLetters(works.map((work) => work.text.title));
+  const letters = lettersToGo(works);
   const choose = (next: boolean) => {
     setLettersOff(next);
     setOff(next);
@@ -67,10 +67,10 @@ export function HelpSheet({ opened, close }: { opened: boolean; close: () => voi
             </dt>
             <dd>Today</dd>
           </div>
-          {works.map((work, index) => (
+          {works.map((work) => (
             <div key={work.text.id}>
               <dt>
-                <Key name="G" /> <Key name={letters[index] ?? ''} />
+                <Key name="G" /> <Key name={letters.get(work.text.id) ?? ''} />
               </dt>
               <dd>{work.text.title}</dd>
             </div>

@@ -2,6 +2,8 @@ import { memo, useCallback, useRef, useState } from 'react';
 import { useServerNow } from '../live/useServerNow';
 import { countdown } from '../ui/time';
 import { useDeparture, type Work } from '../live/departureContext';
+import { Key } from '../ui/Key';
+import { lettersToGo } from './work';
 import styles from './Thread.module.css';
 
 type Knot = 'done' | 'now' | 'waiting' | 'held' | 'open' | 'spare';
@@ -15,7 +17,16 @@ const WORDS: Record<Knot, string> = {
 };
 
 /** The whole preparation as one line in working order, with a second strand where two people work at the same time. */
-export function Thread({ selected, go }: { selected: string | null; go: (procedure: string) => void }) {
+export function Thread({
+  selected,
+  go,
+  going = false,
+}: {
+  selected: string | null;
+  go: (procedure: string) => void;
+  /** Whether the letter of a procedure is waited for: each shows its own then. */
+  going?: boolean;
+}) {
   const { works: all, other } = useDeparture();
   // A list for what went wrong comes up once it is begun, or a decision leads to it.
   const works = all.filter(
@@ -29,10 +40,16 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
   const done = works.findIndex(
     (work) => (work.view.state !== 'DONE' && work.view.state !== 'NOT_NEEDED') || work.text.id === selected,
   );
-  const folded = !unfolded && done > 1 ? works.slice(0, done) : [];
+  const letters = going ? lettersToGo(all) : null;
+  const folded = !unfolded && !going && done > 1 ? works.slice(0, done) : [];
   const shown = works.slice(folded.length);
   return (
     <ol className={styles.thread}>
+      {going && (
+        <li className={styles.going} role="status">
+          Go to: press a letter. <Key name="T" /> <span className="unseen">T</span> Today
+        </li>
+      )}
       {folded.length > 0 && (
         <li>
           <button type="button" className={styles.row} onClick={() => setUnfolded(true)}>
@@ -53,6 +70,7 @@ export function Thread({ selected, go }: { selected: string | null; go: (procedu
           first={index === 0 && folded.length === 0}
           last={index === shown.length - 1}
           beside={work.text.strand === 2 || shown[index + 1]?.text.strand === 2}
+          letter={letters?.get(work.text.id)}
           go={goTo}
         />
       ))}
@@ -68,6 +86,7 @@ const ThreadKnot = memo(function ThreadKnot({
   first,
   last,
   beside,
+  letter,
   go,
 }: {
   work: Work;
@@ -76,6 +95,7 @@ const ThreadKnot = memo(function ThreadKnot({
   first: boolean;
   last: boolean;
   beside: boolean;
+  letter: string | undefined;
   go: (procedure: string) => void;
 }) {
   return (
@@ -95,6 +115,7 @@ const ThreadKnot = memo(function ThreadKnot({
             <Detail work={work} />
           </small>
         </span>
+        {letter && <Key name={letter} />}
       </button>
     </li>
   );

@@ -1,14 +1,17 @@
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Sheet } from './Desk';
 import type { Work } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
-import { goLetters } from '../keys/goLetters';
+import { lettersToGo } from './work';
 
-const GO_WINDOW_MS = 1500;
+/** How long the letter after G is waited for: long enough to read the letters that come up. */
+const GO_WINDOW_MS = 5000;
 
 /**
  * The keys that hold on every desk: sheets, and G with a letter for going somewhere; the letter after G is nobody
  * else's.
+ *
+ * @returns whether G was pressed and its letter is waited for
  */
 export function useDeskKeys({
   works,
@@ -25,17 +28,27 @@ export function useDeskKeys({
   /** Where the crew was before they looked elsewhere. */
   place: string | null;
   today: () => void;
-}): void {
-  const goPressed = useRef(Number.NEGATIVE_INFINITY);
+}): boolean {
+  const [going, setGoing] = useState(false);
+  // The letter counts from the press on, not only once the page shows that it waits for it.
+  const waits = useRef(false);
+  const wait = (begun: boolean) => {
+    waits.current = begun;
+    setGoing(begun);
+  };
+  useEffect(() => {
+    if (!going) return;
+    const timer = setTimeout(() => wait(false), GO_WINDOW_MS);
+    return () => clearTimeout(timer);
+  }, [going]);
   const enabled = sheet === null || sheet === 'seats';
   useKeys(
     (key) => {
-      if (performance.now() - goPressed.current > GO_WINDOW_MS) return false;
-      goPressed.current = Number.NEGATIVE_INFINITY;
+      if (!waits.current) return false;
+      wait(false);
       if (key === 'T') today();
-      const ways = works.filter((candidate) => candidate.text.occasion !== 'ABNORMAL');
-      const work = ways[goLetters(ways.map((candidate) => candidate.text.title)).indexOf(key)];
-      if (work) go(work.text.id);
+      const id = [...lettersToGo(works)].find(([, letter]) => letter === key)?.[0];
+      if (id) go(id);
       return true;
     },
     enabled,
@@ -45,7 +58,7 @@ export function useDeskKeys({
     (key) => {
       switch (key) {
         case 'G':
-          goPressed.current = performance.now();
+          wait(true);
           return true;
         case '?':
           open('help');
@@ -84,4 +97,5 @@ export function useDeskKeys({
     enabled,
     'page',
   );
+  return going;
 }

@@ -1,4 +1,5 @@
 import type { Seat } from '../api/client';
+import { goLetters } from '../keys/goLetters';
 import type { Work, WorkLine } from '../live/departureContext';
 
 /** Which procedure and which line a desk shows. Judgement of lines is the server's; this only finds the place. */
@@ -90,4 +91,11 @@ export function scan(lines: WorkLine[], place: number): { zones: string[]; now: 
     if (index === place) now = zone ? zones.length - 1 : -1;
   });
   return { zones, now };
+}
+
+/** The letter that goes to each procedure, by its id. A list for what went wrong has none: it is found by Q. */
+export function lettersToGo(works: Work[]): Map<string, string> {
+  const ways = works.filter((work) => work.text.occasion !== 'ABNORMAL');
+  const letters = goLetters(ways.map((work) => work.text.title));
+  return new Map(ways.map((work, index) => [work.text.id, letters[index] ?? '']));
 }
