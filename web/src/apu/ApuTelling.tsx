@@ -2,25 +2,23 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { useDeparture } from '../live/departureContext';
 import { serverClock } from '../live/useServerNow';
+import { useOneKey } from '../keys/useOneKey';
 import { DeskDialog } from '../ui/DeskDialog';
 import { ReasonForm } from '../ui/ReasonForm';
 import { ApuPeak } from './ApuPeak';
 import type { ApuSheet, ApuTap, ApuView } from './apuWords';
 import styles from './ApuDesk.module.css';
 
-const UNREAD_MS = 400;
-const SAME_PRESS_MS = 250;
-
 /** An APU that nothing reads is told: what comes next under one key, everything else beside it. */
 export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | null }) {
   const { live, person } = useDeparture();
   const [asking, setAsking] = useState(false);
-  const byMe = useRef(true);
+  const next = apu.offers.find((offer) => offer.tap === apu.next && !offer.warning);
+  const key = useOneKey(next?.tap);
   const tell = (tap: ApuTap, why?: ApuSheet['stops'][number]['why']) => {
-    byMe.current = true;
+    key.told();
     void live.ask({ ask: 'TELL_APU', tap, why, tappedAt: new Date(serverClock.now()).toISOString() });
   };
-  const next = apu.offers.find((offer) => offer.tap === apu.next && !offer.warning);
   const others = apu.offers.filter((offer) => offer !== next && offer.tap !== 'STOPPED_ITSELF');
   const stops = apu.offers.some((offer) => offer.tap === 'STOPPED_ITSELF');
   const newest = apu.newest;
@@ -29,22 +27,11 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
     void live.ask({ ask: 'UNTELL_APU', reason });
   };
   const main = useRef<HTMLButtonElement>(null);
-  const shownAt = useRef(Number.NEGATIVE_INFINITY);
-  const pressedAt = useRef(Number.NEGATIVE_INFINITY);
-  // The one key answers what has been read: the button has the focus.
+  // The button of the one key has the focus.
   useEffect(() => {
-    // What one's own word brings up is expected; what a colleague's brings up waits for an eye.
-    shownAt.current = byMe.current ? Number.NEGATIVE_INFINITY : performance.now();
-    byMe.current = false;
     if (document.activeElement === document.body || document.activeElement?.getAttribute('role') === 'dialog')
       main.current?.focus();
   }, [next?.tap]);
-  const press = (tap: ApuTap) => {
-    const at = performance.now();
-    if (at - pressedAt.current < SAME_PRESS_MS || at - shownAt.current < UNREAD_MS) return;
-    pressedAt.current = at;
-    tell(tap);
-  };
   return (
     <div className={styles.telling}>
       {next && (
@@ -53,7 +40,7 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
           className={styles.next}
           ref={main}
           data-autofocus
-          onClick={() => press(next.tap)}
+          onClick={() => key.press(() => tell(next.tap))}
           rightSection={<span className={styles.key}>Space</span>}
         >
           {next.words}

@@ -22,10 +22,13 @@ import { useDeskKeys } from './useDeskKeys';
 import { useKeyBlock } from '../keys/useKeys';
 import { isMine, procedureToGoOnWith } from './work';
 
-/** Its lanes are heavy: it comes when it is looked at first. */
+/** What is heavy comes when it is looked at first. */
 const ApuSheet = lazy(() => import('../apu/ApuSheet').then((sheet) => ({ default: sheet.ApuSheet })));
+const AlignmentSheet = lazy(() =>
+  import('../alignment/AlignmentSheet').then((sheet) => ({ default: sheet.AlignmentSheet })),
+);
 
-export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | 'apu' | null;
+export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | 'apu' | 'inertial' | null;
 
 /** The four regions of a departure: ribbon, thread, desk and clocks. */
 export function Desk() {
@@ -61,11 +64,11 @@ export function Desk() {
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
-  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread' || sheet === 'apu');
+  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread' || sheet === 'apu' || sheet === 'inertial');
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
-  const apuLooked = useRef(false);
-  apuLooked.current ||= sheet === 'apu';
+  const looked = useRef(new Set<Sheet>());
+  looked.current.add(sheet);
   const theDay = mine && state.view.facts.length > 0 && (
     <Button className={styles.day} onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
       The day
@@ -74,6 +77,11 @@ export function Desk() {
   const theApu = state.view.apu && (
     <Button className={styles.day} onClick={() => setSheet('apu')} rightSection={<Key name="P" />}>
       APU
+    </Button>
+  );
+  const theUnits = state.view.units && (
+    <Button className={styles.day} onClick={() => setSheet('inertial')} rightSection={<Key name="I" />}>
+      Inertial units
     </Button>
   );
   return (
@@ -108,11 +116,13 @@ export function Desk() {
         <ClocksRail />
         {theDay}
         {theApu}
+        {theUnits}
       </aside>
       <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}>
         <ClocksRail quiet />
         {theDay}
         {theApu}
+        {theUnits}
       </Drawer>
       <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}>
         <Thread selected={work?.text.id ?? null} go={go} />
@@ -120,9 +130,14 @@ export function Desk() {
       <FindLine opened={sheet === 'find'} close={close} go={go} />
       <FactsSheet opened={sheet === 'facts'} close={close} />
       <AbnormalSheet opened={sheet === 'abnormal'} close={close} go={go} />
-      {state.view.apu && apuLooked.current && (
+      {state.view.apu && looked.current.has('apu') && (
         <Suspense>
           <ApuSheet opened={sheet === 'apu'} close={close} />
+        </Suspense>
+      )}
+      {state.view.units && looked.current.has('inertial') && (
+        <Suspense>
+          <AlignmentSheet opened={sheet === 'inertial'} close={close} />
         </Suspense>
       )}
       <HelpSheet opened={sheet === 'help'} close={close} />

@@ -79,6 +79,10 @@ function sentence(wait: Wait): string {
       return wait.opensAt ? `${wait.name}, until ${utc(wait.opensAt, true)}` : wait.name;
     case 'APU_AT_HAND':
       return `${wait.name}. This line opens once the readings show it.`;
+    case 'UNITS':
+      return wait.opensAt ? `${wait.name}, until ${utc(wait.opensAt, true)}` : wait.name;
+    case 'UNITS_AT_HAND':
+      return `${wait.name}. This line opens once that is done.`;
     case 'STANDSTILL':
       return `${wait.name} moves; this is for a standing aircraft`;
     case 'ORDER':

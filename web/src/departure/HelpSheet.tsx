@@ -31,6 +31,7 @@ const KEYS: [string, string][] = [
   ['S', 'seats and roles'],
   ['V', 'the day, and what it decides'],
   ['P', 'the APU'],
+  ['I', 'the inertial units'],
   ['/', 'find a line'],
   ['?', 'this sheet'],
   ['Esc', 'step out'],

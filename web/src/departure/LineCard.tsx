@@ -3,6 +3,8 @@ import { useLayoutEffect, useRef } from 'react';
 import type { PanelMap } from '../api/client';
 import { Key } from '../ui/Key';
 import { useDeparture, type Work, type WorkLine } from '../live/departureContext';
+import { AlignmentStrip, isOfUnits } from '../alignment/AlignmentStrip';
+import type { UnitsOfLine } from '../alignment/useUnitsOfLine';
 import { ApuStrip, isOfApu } from '../apu/ApuStrip';
 import { GateCard } from './GateCard';
 import styles from './LineCard.module.css';
@@ -25,6 +27,8 @@ interface LineCardProps {
   answering: Answering;
   /** The fact of the day that it waits for. */
   fact: FactOfLine | null;
+  /** What it waits for at the inertial units. */
+  units: UnitsOfLine | null;
   open: (dialog: Dialog) => void;
   /** Opens a line that may be done once more. */
   again: () => void;
@@ -43,6 +47,7 @@ export function LineCard({
   setTyping,
   answering,
   fact,
+  units,
   open,
   again,
   short,
@@ -88,6 +93,7 @@ export function LineCard({
       {marksInWords(line) && <p className={styles.note}>{marksInWords(line)}</p>}
       <Because line={line} />
       {isOfApu(line) && !complete && <ApuStrip line={line} />}
+      {isOfUnits(line) && !complete && <AlignmentStrip line={line} next={units} />}
       <Outcome line={line} />
       {view.gate && mustWait(line) && (
         <GateCard gate={view.gate} short={short} meanwhile={meanwhile}>

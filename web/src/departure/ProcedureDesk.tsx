@@ -20,6 +20,7 @@ import { UndoDialog } from './UndoDialog';
 import { useAnswering } from './useAnswering';
 import { useKeys } from '../keys/useKeys';
 import type { Dialog } from '../ui/DeskDialog';
+import { useUnitsOfLine } from '../alignment/useUnitsOfLine';
 import { useFactOfLine } from './useFactOfLine';
 import { useRoomAhead } from './useRoomAhead';
 import { useShortWait } from './useShortWait';
@@ -127,6 +128,7 @@ export function ProcedureDesk({
   const leave = short || !goOn ? null : elsewhere && !ready ? () => meanwhile(elsewhere.text.id) : goOn;
   const room = useRoomAhead(line?.text.ref);
   const fact = useFactOfLine(line);
+  const units = useUnitsOfLine(line);
   const undoable =
     line && ((line.view.state !== 'OPEN' && line.view.state !== 'NOT_NEEDED') || line.view.reading !== undefined);
 
@@ -172,6 +174,7 @@ export function ProcedureDesk({
         return true;
       }
       if (fact?.press(key, typing, setTyping)) return true;
+      if (units?.press(key)) return true;
       if (key === ' ' && line && mustWait(line) && line.text.kind !== 'START' && leave) {
         leave();
         return true;
@@ -223,6 +226,7 @@ export function ProcedureDesk({
               setTyping={setTyping}
               answering={answering}
               fact={fact}
+              units={units}
               open={setDialog}
               again={() => setAgain(line.text.ref)}
               short={short}

@@ -78,6 +78,9 @@ export function useDeskKeys({
         case 'P':
           open('apu');
           return true;
+        case 'I':
+          open('inertial');
+          return true;
         case 'S':
           open('seats');
           return true;

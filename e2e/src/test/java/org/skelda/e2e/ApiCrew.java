@@ -18,6 +18,12 @@ final class ApiCrew {
             "AIR_OFF", new String[] {"apu/bleed", "off"},
             "MASTER_OFF", new String[] {"apu/master", "off"});
 
+    private static final Map<String, String[]> SIMULATED_UNITS = Map.of(
+            "ON", new String[] {"mode", "align"},
+            "POSITION", new String[] {"position", ""},
+            "NAVIGATION", new String[] {"mode", "navigation"},
+            "OFF", new String[] {"mode", "off"});
+
     private final String departureId;
     private final Map<String, ApiClient> seats = new HashMap<>();
     private final Map<String, String> choices = new HashMap<>();
@@ -167,6 +173,30 @@ final class ApiCrew {
         TestServer.pause(150);
     }
 
+    /** A position is entered at the units' desk, or in the simulated ones. */
+    private void tellUnits(JsonNode page, String tap) {
+        JsonNode units = page.path("view").path("units");
+        if (units.path("read").asBoolean()) {
+            String[] move = SIMULATED_UNITS.get(tap);
+            String position = tap.equals("POSITION") ? units.path("stand").asString() : move[1];
+            client("LEFT")
+                    .command(
+                            departureId,
+                            page.path("view").path("seq").longValue(),
+                            "TAP_CONTROL",
+                            "\"control\":\"inertial/all/" + move[0] + "\",\"position\":\"" + position + "\"");
+            TestServer.pause(150);
+            return;
+        }
+        client("LEFT")
+                .command(
+                        departureId,
+                        page.path("view").path("seq").longValue(),
+                        "TELL_UNITS",
+                        "\"tap\":\"" + tap + "\",\"position\":" + units.path("stand") + ",\"tappedAt\":"
+                                + page.path("view").path("at"));
+    }
+
     private void answer(JsonNode page, JsonNode view) {
         String ref = view.path("ref").asString();
         JsonNode text = line(find(page.path("procedures"), "id", ref.split("/")[0]), ref);
@@ -184,6 +214,10 @@ final class ApiCrew {
         for (JsonNode wait : view.path("gate").path("waits").values()) {
             if (wait.path("kind").asString().equals("APU_AT_HAND")) {
                 moveSimulatedApu(page, text.path("marks").path("apu").asString());
+                return;
+            }
+            if (wait.path("kind").asString().equals("UNITS_AT_HAND")) {
+                tellUnits(page, text.path("marks").path("inertial").asString());
                 return;
             }
         }

@@ -53,7 +53,10 @@ record ApuOfDesk(Page page) {
 
     /** Waits until its sentence, or why, has these words. */
     void says(String words) {
-        page.getByTestId("apu-says").getByText(words).first().waitFor();
+        page.locator("[data-testid='says'][aria-label='APU']")
+                .getByText(words)
+                .first()
+                .waitFor();
     }
 
     /** Tells what comes next by the one key. */

@@ -3,11 +3,15 @@ package org.skelda.app.demo;
 import com.github.f4b6a3.uuid.UuidCreator;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
+import org.skelda.core.aligning.UnitAsk;
+import org.skelda.core.alignment.Position;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -34,6 +38,7 @@ import org.skelda.core.kind.Standing;
 import org.skelda.core.kind.Start;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordAsk;
@@ -101,6 +106,14 @@ final class ScriptedCrew {
     private void answer(Departure state, LineRef ref, Person person) {
         Line line = state.plan().line(ref).orElseThrow();
         Person by = whose(state, line, person);
+        UnitTap entered = line.head().marks().inertial();
+        boolean atHand = state.progress().gate(ref, at).waits().stream()
+                .anyMatch(wait -> wait instanceof GateState.Wait.ForUnits(String _, Instant _, boolean hand) && hand);
+        if (entered != null && atHand) {
+            String stand =
+                    new Position(state.opening().latitude_deg(), state.opening().longitude_deg()).words();
+            ask(by, Ask.of(new UnitAsk.TellUnits(List.of(), entered, stand, null, at)));
+        }
         if (line.kind() instanceof Start start) {
             at = at.plus(starts.start(departureId, start, at));
         }

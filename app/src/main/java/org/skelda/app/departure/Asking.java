@@ -15,6 +15,7 @@ import org.skelda.core.need.Value;
 import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorAsk;
+import org.skelda.core.simulator.UnitControls;
 import org.skelda.sim.ControlMove;
 
 /**
@@ -58,8 +59,8 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
 
     SimulatorAsk control(String control, String position) {
         try {
-            // Which lamps, tests and APU there are is the type's: the departure tells.
-            if (!LightControls.has(control) && !ApuControls.has(control)) {
+            // Which lamps, tests, APU and inertial units there are is the type's: the departure tells.
+            if (!LightControls.has(control) && !ApuControls.has(control) && !UnitControls.has(control)) {
                 ControlMove.parse(control, position);
             }
             return new SimulatorAsk.TapControl(control, position);

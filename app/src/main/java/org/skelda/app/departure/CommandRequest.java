@@ -15,6 +15,7 @@ import org.skelda.core.departure.Ask;
     @JsonSubTypes.Type(LineRequest.class),
     @JsonSubTypes.Type(AttemptRequest.class),
     @JsonSubTypes.Type(ApuRequest.class),
+    @JsonSubTypes.Type(InertialRequest.class),
     @JsonSubTypes.Type(FactRequest.class),
     @JsonSubTypes.Type(SimulatorRequest.class),
     @JsonSubTypes.Type(RecordRequest.class)
@@ -25,6 +26,7 @@ sealed interface CommandRequest
                 LineRequest,
                 AttemptRequest,
                 ApuRequest,
+                InertialRequest,
                 FactRequest,
                 SimulatorRequest,
                 RecordRequest {

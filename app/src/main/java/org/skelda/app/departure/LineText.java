@@ -1,6 +1,7 @@
 package org.skelda.app.departure;
 
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Role;
 import org.skelda.core.kind.LineRef;
@@ -28,6 +29,7 @@ record LineText(
     /**
      * @param control that must be agreed on before it is moved; null when none must
      * @param apu what it tells of the APU; null when nothing
+     * @param inertial what it tells of the inertial units; null when nothing
      * @param by whose line it is alone; null when either may
      */
     record MarksText(
@@ -36,7 +38,8 @@ record LineText(
             @Nullable Role by,
             boolean heldUntilAgreed,
             boolean repeatable,
-            @Nullable ApuTap apu) {
+            @Nullable ApuTap apu,
+            @Nullable UnitTap inertial) {
         static MarksText of(Marks marks) {
             return new MarksText(
                     marks.agree() && marks.control() != null ? marks.control().label() : null,
@@ -44,7 +47,8 @@ record LineText(
                     marks.by(),
                     marks.heldUntilAgreed(),
                     marks.repeatable(),
-                    marks.apu());
+                    marks.apu(),
+                    marks.inertial());
         }
     }
 

@@ -8,6 +8,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.problem.Problem;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Departure;
@@ -112,6 +113,8 @@ final class Refusals {
                         .withNewest(newest);
             case Refusal.NothingThere(String what) ->
                 of("nothing-there", CONFLICT, "Nothing there", what, "Look at what is there now.");
+            case Refusal.NotReadable(String sentence, String todo) ->
+                of("not-readable", UNPROCESSABLE, "Not readable", sentence, todo);
             case Refusal.ReasonMissing(String forWhat) ->
                 of(
                         "reason-missing",
@@ -262,11 +265,18 @@ final class Refusals {
             case GateState.Wait.InOrder(LineRef ref) -> label(ref) + " comes first in this list";
             case GateState.Wait.ForStandstill() -> "the aircraft stands still";
             case GateState.Wait.ForApu(String what, Instant opensAt, boolean atHand) ->
-                opensAt != null
-                        ? what + " until " + UTC.format(opensAt)
-                        : atHand ? "nothing has shown yet: " + what : what;
+                equipment(what, opensAt, atHand);
+            case GateState.Wait.ForUnits(String what, Instant opensAt, boolean atHand) ->
+                equipment(what, opensAt, atHand);
             case GateState.Wait.ForIdle(int engine) -> "engine " + engine + " has not come to idle on a good start";
         };
+    }
+
+    private static String equipment(String what, @Nullable Instant opensAt, boolean atHand) {
+        if (opensAt != null) {
+            return what + " until " + UTC.format(opensAt);
+        }
+        return atHand ? "nothing has shown yet: " + what : what;
     }
 
     private String title(String id) {

@@ -11,15 +11,18 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.departure.Event;
 import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.SimulatorEvent;
+import org.skelda.core.simulator.UnitControls;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
 import org.skelda.sim.aircraft.SimulatedAircraft;
+import org.skelda.sim.alignment.SimulatedUnits;
 import org.skelda.sim.apu.SimulatedApu;
 
 /**
@@ -42,6 +45,7 @@ final class Flight {
     private final ServerClock clock;
     private final Supplier<Optional<List<String>>> lights;
     private final @Nullable SimulatedApu apu;
+    private final @Nullable SimulatedUnits units;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
@@ -50,20 +54,24 @@ final class Flight {
 
     private record Move(String control, String position, long at_us) {}
 
-    /** @param lights what shows; empty for a type whose lights are not known; @param apu null when it has none */
+    /**
+     * @param lights what shows; empty for a type whose lights are not known; @param apu and units null when it has none
+     */
     Flight(
             SimulatedAircraft aircraft,
             StartProfile profile,
             FeedSender sender,
             ServerClock clock,
             Supplier<Optional<List<String>>> lights,
-            @Nullable SimulatedApu apu) {
+            @Nullable SimulatedApu apu,
+            @Nullable SimulatedUnits units) {
         this.aircraft = aircraft;
         this.profile = profile;
         this.sender = sender;
         this.clock = clock;
         this.lights = lights;
         this.apu = apu;
+        this.units = units;
         this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
     }
 
@@ -106,16 +114,22 @@ final class Flight {
             if (apu != null) {
                 apu.advanceTo(read_us);
             }
+            if (units != null) {
+                units.advanceTo(read_us);
+            }
             boolean due = ++beats % BEATS_AT_REST == 0;
             if (apu != null && (apu.busy() || due)) {
                 waiting.add(FeedWriter.apu(apu.sample()));
             }
             if (aircraft.busy() || due) {
                 read();
-                // What is sent is what shows now: it is of this moment only at the last reading before it.
-                if (read_us + EVERY_us > now_us) {
-                    lights.get().ifPresent(showing -> waiting.add(FeedWriter.lights(read_us, showing)));
-                }
+            }
+            // The lights that are sent are those of now: they are of this moment only at the last reading before it.
+            boolean lit = (aircraft.busy() || due) && read_us + EVERY_us > now_us;
+            List<String> showing = lit ? lights.get().orElse(null) : null;
+            UnitsSample shown = units != null && (units.busy() || due) ? units.sample() : null;
+            if (showing != null || shown != null) {
+                waiting.add(FeedWriter.aircraft(read_us, showing, shown));
             }
         }
         while (!waiting.isEmpty()) {
@@ -129,7 +143,11 @@ final class Flight {
     private void moveUntil(long at_us) {
         for (Move move = moves.peek(); move != null && move.at_us() <= at_us; move = moves.peek()) {
             moves.poll();
-            if (!ApuControls.has(move.control())) {
+            if (UnitControls.has(move.control())) {
+                if (units != null) {
+                    units.move(move.control(), move.position(), move.at_us());
+                }
+            } else if (!ApuControls.has(move.control())) {
                 aircraft.move(ControlMove.parse(move.control(), move.position()), move.at_us());
             } else if (apu != null) {
                 apu.move(move.control(), move.position(), move.at_us());

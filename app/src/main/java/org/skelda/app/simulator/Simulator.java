@@ -18,6 +18,8 @@ import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.LiveStarts;
+import org.skelda.core.aligning.Units;
+import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.crew.Person;
@@ -32,6 +34,7 @@ import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.sim.Surroundings;
 import org.skelda.sim.aircraft.SimulatedAircraft;
+import org.skelda.sim.alignment.SimulatedUnits;
 import org.skelda.sim.apu.SimulatedApu;
 import org.skelda.sim.indications.SimulatedLights;
 import org.slf4j.Logger;
@@ -158,7 +161,8 @@ public class Simulator {
                     new FeedSender(port, issued),
                     clock,
                     () -> lights(id),
-                    apu(departure, begin));
+                    apu(departure, begin),
+                    units(departure, begin));
             moves.forEach(move -> flight.note(move.events(), move.at()));
             return flight;
         });
@@ -174,6 +178,19 @@ public class Simulator {
                         departure.opening().departureId().getMostSignificantBits() & 0xFFFF,
                         Flight.micros(begin),
                         history.before(begin));
+    }
+
+    private static @Nullable SimulatedUnits units(Departure departure, Instant begin) {
+        InertialProfile profile = departure.plan().type().inertial();
+        Units units = departure.units();
+        return profile == null || units == null
+                ? null
+                : SimulatedUnits.as(
+                        profile,
+                        units.stand(),
+                        departure.opening().departureId().getMostSignificantBits() & 0xFFFF,
+                        Flight.micros(begin),
+                        units.before(begin));
     }
 
     /** What shows on the aircraft as it stands now. */

@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.alignment.LiveUnits;
 import org.skelda.app.apu.LiveApus;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
@@ -45,6 +46,7 @@ public class LiveStarts {
     private final StartHistory history;
     private final TappedStarts tapped;
     private final LiveApus apus;
+    private final LiveUnits units;
     private final ServerClock clock;
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
     private final ConcurrentHashMap<UUID, UUID> assigned = new ConcurrentHashMap<>();
@@ -59,6 +61,7 @@ public class LiveStarts {
             StartHistory history,
             TappedStarts tapped,
             LiveApus apus,
+            LiveUnits units,
             ServerClock clock) {
         this.departures = departures;
         this.packs = packs;
@@ -66,6 +69,7 @@ public class LiveStarts {
         this.history = history;
         this.tapped = tapped;
         this.apus = apus;
+        this.units = units;
         this.clock = clock;
     }
 
@@ -144,7 +148,15 @@ public class LiveStarts {
         return live.computeIfAbsent(
                 departure.opening().departureId(),
                 _ -> new LiveTail(
-                        departure, profile, clock.speed(), departures, blocks, history, apus, clock.steady_ns()));
+                        departure,
+                        profile,
+                        clock.speed(),
+                        departures,
+                        blocks,
+                        history,
+                        apus,
+                        units,
+                        clock.steady_ns()));
     }
 
     /**

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.alignment.LiveUnits;
 import org.skelda.app.apu.LiveApus;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.attempt.AttemptEvent;
@@ -57,6 +58,7 @@ final class LiveTail {
     private final SampleBlocks blocks;
     private final StartHistory history;
     private final LiveApus apus;
+    private final LiveUnits units;
     private final Map<Subject, EngineWatch> engines = new TreeMap<>();
     private final Map<Subject, Hearing> hearings = new TreeMap<>();
     private final Map<Subject, Long> told_us = new HashMap<>();
@@ -74,6 +76,7 @@ final class LiveTail {
             SampleBlocks blocks,
             StartHistory history,
             LiveApus apus,
+            LiveUnits units,
             long steady_ns) {
         this.departureId = departure.opening().departureId();
         this.operatorId = departure.opening().operatorId();
@@ -87,6 +90,7 @@ final class LiveTail {
         this.blocks = blocks;
         this.history = history;
         this.apus = apus;
+        this.units = units;
         this.begun_ns = steady_ns;
         blocks.subjects(departureId).stream()
                 .filter(Subject::isEngine)
@@ -133,6 +137,13 @@ final class LiveTail {
                 departureId,
                 batch.fresh.stream()
                         .flatMap(line -> Optional.ofNullable(line.apu()).stream())
+                        .toList(),
+                actor(),
+                now);
+        units.take(
+                departureId,
+                batch.fresh.stream()
+                        .flatMap(line -> Optional.ofNullable(line.units()).stream())
                         .toList(),
                 actor(),
                 now);

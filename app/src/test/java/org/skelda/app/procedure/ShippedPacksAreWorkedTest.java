@@ -17,6 +17,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.app.need.CelConditions;
+import org.skelda.core.aligning.UnitAsk;
+import org.skelda.core.aligning.Units;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuAsk;
 import org.skelda.core.apurun.ApuHistory;
@@ -150,7 +153,17 @@ class ShippedPacksAreWorkedTest {
             }
             beginAbnormalLists();
             finish();
-            assertThat(log.state().openLines()).isEmpty();
+            assertThat(log.state().openLines())
+                    .as(
+                            "the first waits for %s; units %s",
+                            log.state().openLines().stream()
+                                    .findFirst()
+                                    .map(ref -> log.state()
+                                            .progress()
+                                            .gate(ref, log.now())
+                                            .waits()),
+                            log.state().units())
+                    .isEmpty();
             Progress end = log.state().progress();
             assertThat(plan.procedures().stream()
                             .filter(end::isNeeded)
@@ -296,6 +309,7 @@ class ShippedPacksAreWorkedTest {
                     Line line = plan.lines().get(ref);
                     passOverWhatWaitsForWhatWasPassed(ref);
                     tellWhatTheApuDoes(ref);
+                    tellWhatTheUnitsDo(ref);
                     for (Person by : alone ? List.of(TestLog.CAPTAIN) : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
                         ask(by, Ask.of(new LineAsk.WorkLine(ref, right(ref, line))));
                         ask(by, Ask.of(new LineAsk.WorkLine(ref, new Doing.Confirm(line.label()))));
@@ -350,6 +364,39 @@ class ShippedPacksAreWorkedTest {
                         case COOLING, SPOOLING_DOWN -> ApuTap.ZERO;
                     };
             log.ask(TestLog.CAPTAIN, Ask.of(new ApuAsk.TellApu(tap, null, log.now())));
+        }
+
+        /** A position is entered at the units' desk; what was passed over is told there too. */
+        private void tellWhatTheUnitsDo(LineRef ref) {
+            GateState.Wait wait = log.state().progress().gate(ref, log.now()).waits().stream()
+                    .filter(one -> one instanceof GateState.Wait.ForUnits(String _, Instant opensAt, boolean _)
+                            && opensAt == null)
+                    .findFirst()
+                    .orElse(null);
+            Units units = log.state().units();
+            if (!(wait instanceof GateState.Wait.ForUnits(String _, Instant _, boolean atHand)) || units == null) {
+                return;
+            }
+            UnitTap tells = plan.lines().get(ref).head().marks().inertial();
+            // First what aligns them, then what waits for their being off.
+            if (tells == null
+                    && log.state().openLines().stream()
+                            .anyMatch(open ->
+                                    plan.lines().get(open).head().marks().inertial() != null)) {
+                return;
+            }
+            boolean others = log.state().progress().gate(ref, log.now()).waits().size() > 1;
+            UnitTap tap = atHand && tells != null && !others
+                    ? tells
+                    : switch (units.at(log.now()).getFirst().phase()) {
+                        case OFF, STORING -> UnitTap.ON;
+                        case ALIGNING ->
+                            units.at(log.now()).getFirst().position() == null ? UnitTap.POSITION : UnitTap.NAVIGATION;
+                        case NAVIGATING -> UnitTap.OFF;
+                    };
+            log.ask(
+                    TestLog.CAPTAIN,
+                    Ask.of(new UnitAsk.TellUnits(List.of(), tap, units.stand().words(), null, log.now())));
         }
 
         private boolean isPassed(LineRef ref) {

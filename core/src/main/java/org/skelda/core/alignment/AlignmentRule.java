@@ -27,6 +27,11 @@ public record AlignmentRule(Duration atEquator, Duration longest, double highest
         }
     }
 
+    /** Whether the unit aligns there. @param latitude_deg degrees, north positive */
+    public boolean alignsAt(double latitude_deg) {
+        return Math.abs(latitude_deg) <= highestLatitude_deg;
+    }
+
     /**
      * @param latitude_deg latitude of the stand, degrees north positive, -90 to 90 inclusive
      * @return the time from switching on, to the millisecond

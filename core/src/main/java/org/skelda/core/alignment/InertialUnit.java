@@ -15,7 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param phase what it does
  * @param since when that began; in an alignment, when its count began
  * @param needs how long the count is; zero outside an alignment
- * @param quick whether the alignment is a quick one
+ * @param full how long a full one is where it was switched on; zero before
+ * @param quick whether the alignment is a quick one, or the last one was
  * @param stored the position of its last orderly shutdown; null when it has none
  * @param entered what was typed last and not taken; null when nothing waits
  * @param position what it was given or has found; null while it has none
@@ -28,6 +29,7 @@ public record InertialUnit(
         Phase phase,
         Instant since,
         Duration needs,
+        Duration full,
         boolean quick,
         @Nullable Position stored,
         @Nullable Position entered,
@@ -35,8 +37,6 @@ public record InertialUnit(
         Instant given,
         @Nullable String code,
         int restarts) {
-    private static final double SAME_NM = 0.11;
-
     /** What a unit does. */
     public enum Phase {
         OFF,
@@ -57,7 +57,8 @@ public record InertialUnit(
 
     /** A unit that is off. @param stored the position of its last orderly shutdown; null when it has none */
     public static InertialUnit off(UnitRule rule, @Nullable Position stored, Instant at) {
-        return new InertialUnit(rule, Phase.OFF, at, Duration.ZERO, false, stored, null, null, at, null, 0);
+        return new InertialUnit(
+                rule, Phase.OFF, at, Duration.ZERO, Duration.ZERO, false, stored, null, null, at, null, 0);
     }
 
     /** As it stands then: what time alone has brought is there. @param at not before anything that has happened */
@@ -66,7 +67,10 @@ public record InertialUnit(
         if (phase == Phase.STORING && !at.isBefore(stores)) {
             return off(rule, position, stores);
         }
-        if (phase == Phase.ALIGNING && rule.navigatesByItself() && missing(at).isEmpty()) {
+        // The selector of a quick one stands at navigation already.
+        if (phase == Phase.ALIGNING
+                && (quick || rule.navigatesByItself())
+                && missing(at).isEmpty()) {
             return navigating(later(since.plus(needs), given));
         }
         return this;
@@ -109,13 +113,20 @@ public record InertialUnit(
         }
         InertialUnit unit = at(event.at());
         return switch (event) {
-            case UnitEvent.SwitchedOn _ ->
-                unit.phase == Phase.OFF || unit.phase == Phase.STORING ? null : "It is on already.";
+            case UnitEvent.SwitchedOn on -> {
+                if (unit.isOn()) {
+                    yield "It is on already.";
+                }
+                yield rule.full().alignsAt(on.latitude_deg())
+                        ? null
+                        : "It does not align at this latitude; use the operator's polar procedure.";
+            }
             case UnitEvent.PositionEntered _ ->
                 unit.phase == Phase.ALIGNING ? null : "It takes a position only while it aligns.";
             case UnitEvent.CodeCleared _ -> unit.code != null ? null : "It shows no code.";
             case UnitEvent.CodeShown _ -> unit.isOn() ? null : "A unit that is off shows nothing.";
-            case UnitEvent.Moved _, UnitEvent.PowerGone _ -> null;
+            case UnitEvent.AsksAgain _ -> unit.isOn() ? null : "A unit that is off asks for nothing.";
+            case UnitEvent.Moved _, UnitEvent.PowerGone _, UnitEvent.Found _ -> null;
             case UnitEvent.NavigationSelected _ -> unit.notReady(event.at());
             case UnitEvent.SwitchedOff _ -> unit.isOn() ? null : "It is off already.";
         };
@@ -148,10 +159,50 @@ public record InertialUnit(
             case UnitEvent.NavigationSelected selected -> unit.navigating(selected.at());
             case UnitEvent.SwitchedOff off -> unit.switchedOff(off);
             case UnitEvent.PowerGone gone -> unit.withoutPower(gone.at());
+            case UnitEvent.AsksAgain asks -> unit.askingAgain(asks.at());
+            case UnitEvent.Found found -> unit.found(found);
         };
     }
 
+    /** What it was given waits to be given once more, for it is not near what the unit had stored. */
+    private InertialUnit askingAgain(Instant at) {
+        Position waits = position == null ? entered : position;
+        // One that was taken to navigate by itself does not: its count is over, and its position is what it lacks.
+        boolean counts = phase == Phase.ALIGNING;
+        return new InertialUnit(
+                rule,
+                Phase.ALIGNING,
+                counts ? since : at,
+                counts ? needs : Duration.ZERO,
+                full,
+                quick,
+                null,
+                waits,
+                null,
+                at,
+                code,
+                restarts);
+    }
+
+    private InertialUnit found(UnitEvent.Found found) {
+        boolean counts = found.phase() == Phase.ALIGNING;
+        return new InertialUnit(
+                rule,
+                found.phase(),
+                found.at(),
+                counts ? found.left() : Duration.ZERO,
+                full,
+                false,
+                stored,
+                null,
+                found.phase() == Phase.OFF ? null : found.position(),
+                found.at(),
+                code,
+                0);
+    }
+
     private InertialUnit switchedOn(UnitEvent.SwitchedOn on) {
+        Duration full = rule.full().timeAt(on.latitude_deg());
         boolean stillKnows = phase == Phase.STORING
                 && position != null
                 && Duration.between(since, on.at()).compareTo(rule.quickWithin()) <= 0;
@@ -159,7 +210,8 @@ public record InertialUnit(
                 rule,
                 Phase.ALIGNING,
                 on.at(),
-                stillKnows ? rule.quick() : rule.full().timeAt(on.latitude_deg()),
+                stillKnows ? rule.quick() : full,
+                full,
                 stillKnows,
                 phase == Phase.STORING && position != null ? position : stored,
                 null,
@@ -171,7 +223,7 @@ public record InertialUnit(
 
     private InertialUnit typed(UnitEvent.PositionEntered typed) {
         boolean near = stored != null && typed.position().distance_NM(stored) <= rule.near_NM();
-        boolean again = entered != null && typed.position().distance_NM(entered) <= SAME_NM;
+        boolean again = entered != null && typed.position().isSameAs(entered);
         return near || again
                 ? with(null, typed.position(), typed.at(), code)
                 : with(typed.position(), null, typed.at(), code);
@@ -182,8 +234,9 @@ public record InertialUnit(
         if (phase != Phase.ALIGNING) {
             return this;
         }
-        Duration count = quick && stored != null ? rule.full().timeAt(stored.latitude_deg()) : needs;
-        return new InertialUnit(rule, phase, at, count, false, stored, entered, position, given, code, restarts + 1);
+        Duration count = full.isZero() ? needs : full;
+        return new InertialUnit(
+                rule, phase, at, count, full, false, stored, entered, position, given, code, restarts + 1);
     }
 
     private InertialUnit showing(@Nullable String shown, Instant at) {
@@ -191,12 +244,12 @@ public record InertialUnit(
     }
 
     private InertialUnit with(@Nullable Position waits, @Nullable Position taken, Instant at, @Nullable String shown) {
-        return new InertialUnit(rule, phase, since, needs, quick, stored, waits, taken, at, shown, restarts);
+        return new InertialUnit(rule, phase, since, needs, full, quick, stored, waits, taken, at, shown, restarts);
     }
 
     private InertialUnit navigating(Instant at) {
         return new InertialUnit(
-                rule, Phase.NAVIGATING, at, Duration.ZERO, false, stored, null, position, at, code, restarts);
+                rule, Phase.NAVIGATING, at, Duration.ZERO, full, quick, stored, null, position, at, code, restarts);
     }
 
     /** What never was aligned has nothing to keep: its last orderly position stays. */
@@ -207,6 +260,7 @@ public record InertialUnit(
                         Phase.STORING,
                         off.at(),
                         Duration.ZERO,
+                        full,
                         false,
                         stored,
                         null,

@@ -13,6 +13,7 @@ import org.skelda.core.measure.OutOfRange;
  */
 public record Position(double latitude_deg, double longitude_deg) {
     private static final double METRES_PER_NM = 1852;
+    private static final double SAME_NM = 0.11;
     private static final int MINUTES = 60;
     /** Tenths of a minute are written: 185 m at most. */
     private static final int TENTHS = 10;
@@ -41,6 +42,11 @@ public record Position(double latitude_deg, double longitude_deg) {
                                 GeodesicMask.DISTANCE)
                         .s12
                 / METRES_PER_NM;
+    }
+
+    /** Whether it is the same as it is typed and read back: to a tenth of a minute, either way. */
+    public boolean isSameAs(Position other) {
+        return distance_NM(other) <= SAME_NM;
     }
 
     /** As it is typed and read back, to a tenth of a minute: {@code N62 24.6 W010 49.2}. */

@@ -1,6 +1,8 @@
 package org.skelda.core.alignment;
 
+import java.time.Duration;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** What can happen to an inertial unit. */
 public sealed interface UnitEvent {
@@ -24,6 +26,18 @@ public sealed interface UnitEvent {
 
     /** Its selector goes to OFF. @param where what it has as its own position then */
     record SwitchedOff(Instant at, Position where) implements UnitEvent {}
+
+    /** It asks for the position once more, whatever was expected: what it had stored is not what was thought. */
+    record AsksAgain(Instant at) implements UnitEvent {}
+
+    /**
+     * It was found so, without anybody having told how it came there.
+     *
+     * @param position what it has; null when it has none
+     * @param left what is left of its count, for one that aligns
+     */
+    record Found(
+            Instant at, InertialUnit.Phase phase, @Nullable Position position, Duration left) implements UnitEvent {}
 
     /** Its power goes, by whatever way. */
     record PowerGone(Instant at) implements UnitEvent {}

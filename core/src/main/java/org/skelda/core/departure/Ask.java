@@ -1,5 +1,6 @@
 package org.skelda.core.departure;
 
+import org.skelda.core.aligning.UnitAsk;
 import org.skelda.core.apurun.ApuAsk;
 import org.skelda.core.attempt.AttemptAsk;
 import org.skelda.core.fact.FactAsk;
@@ -18,6 +19,8 @@ public sealed interface Ask {
     record OfAttempt(AttemptAsk ask) implements Ask {}
 
     record OfApu(ApuAsk ask) implements Ask {}
+
+    record OfUnits(UnitAsk ask) implements Ask {}
 
     record OfFact(FactAsk ask) implements Ask {}
 
@@ -39,6 +42,10 @@ public sealed interface Ask {
 
     static Ask of(ApuAsk ask) {
         return new OfApu(ask);
+    }
+
+    static Ask of(UnitAsk ask) {
+        return new OfUnits(ask);
     }
 
     static Ask of(FactAsk ask) {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.aligning.UnitsDeciding;
 import org.skelda.core.apurun.ApuDeciding;
 import org.skelda.core.attempt.AttemptDeciding;
 import org.skelda.core.crew.Person;
@@ -62,12 +63,18 @@ public final class Deciding {
         try {
             Decision<Event> decision = answer();
             return decision instanceof Decision.Accepted<Event>(List<Event> events)
-                    ? new Decision.Accepted<>(ApuTelling.with(departure, LateChange.with(departure, events), grounds))
+                    ? new Decision.Accepted<>(told(events))
                     : decision;
         } catch (OutOfRange e) {
             return Decision.refused(
                     new Refusal.ImpossibleValue(e.quantity(), e.value(), e.min(), e.max(), e.unit(), e.todo()));
         }
+    }
+
+    /** What was decided, with what that tells of the APU and of the inertial units. */
+    private List<Event> told(List<Event> events) {
+        List<Event> late = LateChange.with(departure, events);
+        return UnitsTelling.with(departure, ApuTelling.with(departure, late, grounds), grounds);
     }
 
     /** The earliest time a late entry may carry: the opening, or the usual start of the work if that is earlier. */
@@ -100,6 +107,9 @@ public final class Deciding {
                         .map(Event::of);
             case Ask.OfApu(var ask) ->
                 ApuDeciding.decide(departure.apu(), departure.feed(), ask, grounds)
+                        .map(Event::of);
+            case Ask.OfUnits(var ask) ->
+                UnitsDeciding.decide(departure.units(), departure.feed(), ask, grounds)
                         .map(Event::of);
             case Ask.OfFact(var ask) ->
                 FactDeciding.decide(departure.progress(), ask, grounds).map(Event::of);

@@ -11,6 +11,10 @@ import org.pcollections.HashTreePMap;
 import org.pcollections.HashTreePSet;
 import org.pcollections.PMap;
 import org.pcollections.PSet;
+import org.skelda.core.aligning.Units;
+import org.skelda.core.aligning.UnitsOfLines;
+import org.skelda.core.alignment.InertialProfile;
+import org.skelda.core.alignment.Position;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.apurun.ApuOfLines;
@@ -57,6 +61,7 @@ import org.skelda.core.simulator.Controls;
  * @param feed that it is watched by, or was last; null when there was none
  * @param attempts to start its engines
  * @param apu what was told of its APU; null when the type has none
+ * @param units what was told of its inertial units; null when the type has none
  * @param facts of the day
  * @param controls of the simulated aircraft
  */
@@ -74,6 +79,7 @@ public record Departure(
         @Nullable Feed feed,
         Attempts attempts,
         @Nullable ApuHistory apu,
+        @Nullable Units units,
         Facts facts,
         Controls controls) {
 
@@ -89,6 +95,7 @@ public record Departure(
             throw new IllegalArgumentException("a departure's log begins with Opened as number 1");
         }
         ApuProfile apu = plan.type().apu();
+        InertialProfile inertial = plan.type().inertial();
         return new Departure(
                 plan,
                 opening,
@@ -103,6 +110,10 @@ public record Departure(
                 null,
                 Attempts.NONE,
                 apu == null ? null : ApuHistory.begin(apu.rule(), first.at()),
+                inertial == null
+                        ? null
+                        : Units.begin(
+                                inertial, new Position(opening.latitude_deg(), opening.longitude_deg()), first.at()),
                 Facts.NONE,
                 Controls.UNTOUCHED);
     }
@@ -144,6 +155,7 @@ public record Departure(
                 feed,
                 attempts,
                 apu,
+                units,
                 facts,
                 controls);
         return switch (entry.event()) {
@@ -152,6 +164,7 @@ public record Departure(
             case Event.OfLine(var fact) -> next.with(lines.apply(entry.with(fact)));
             case Event.OfAttempt(var fact) -> next.with(attempts.apply(entry.with(fact)));
             case Event.OfApu(var fact) -> apu == null ? next : next.with(apu.apply(entry.with(fact)));
+            case Event.OfUnits(var fact) -> units == null ? next : next.with(units.apply(entry.with(fact)));
             case Event.OfFeed(var fact) -> next.with(Feed.apply(feed, entry.with(fact)));
             case Event.OfFact(var fact) -> next.with(facts.apply(entry.with(fact)));
             case Event.OfSimulator(var fact) -> next.with(controls.apply(entry.with(fact)));
@@ -161,49 +174,55 @@ public record Departure(
     private Departure with(Signing changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, changed, seating, lines, feed, attempts, apu,
-                facts, controls);
+                units, facts, controls);
     }
 
     private Departure with(Seats changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, changed, lines, feed, attempts, apu,
-                facts, controls);
+                units, facts, controls);
     }
 
     private Departure with(Lines changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, seating, changed, feed, attempts, apu,
-                facts, controls);
+                units, facts, controls);
     }
 
     private Departure with(Attempts changed) {
         return new Departure(
-                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, apu, facts,
-                controls);
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, changed, apu, units,
+                facts, controls);
     }
 
     private Departure with(@Nullable ApuHistory changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, changed,
-                facts, controls);
+                units, facts, controls);
+    }
+
+    private Departure with(@Nullable Units changed) {
+        return new Departure(
+                plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, apu,
+                changed, facts, controls);
     }
 
     private Departure with(@Nullable Feed changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, changed, attempts, apu,
-                facts, controls);
+                units, facts, controls);
     }
 
     private Departure with(Facts changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, apu,
-                changed, controls);
+                units, changed, controls);
     }
 
     private Departure with(Controls changed) {
         return new Departure(
                 plan, opening, openedAt, seq, at, touched, commands, signing, seating, lines, feed, attempts, apu,
-                facts, changed);
+                units, facts, changed);
     }
 
     /** Where it stands. */
@@ -240,6 +259,7 @@ public record Departure(
                 lines,
                 attempts.idling(),
                 apu == null ? null : new ApuOfLines(apu, apu.isRead(feed)),
+                units == null ? null : new UnitsOfLines(units, units.isRead(feed)),
                 schools.isEmpty()
                         ? day
                         : name -> {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.aligning.UnitsView;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.fact.FactView;
@@ -33,6 +34,7 @@ import org.skelda.core.seat.SeatView;
  * @param feed that it is watched by, or was last; null when there was none
  * @param starts every attempt to start an engine, by engine and number
  * @param apu its APU; null when the type has none
+ * @param units its inertial units; null when the type has none
  * @param facts of the day that some line asks for, or that somebody gave
  * @param factChange what the newest fact changed; null when it changed nothing
  * @param controls the last position of every simulated control that was moved
@@ -54,6 +56,7 @@ public record DepartureView(
         @Nullable Feed feed,
         List<StartRecord> starts,
         @Nullable ApuView apu,
+        @Nullable UnitsView units,
         List<FactView> facts,
         FactView.@Nullable ChangeView factChange,
         Map<String, String> controls) {

@@ -1,6 +1,7 @@
 package org.skelda.core.departure;
 
 import java.util.List;
+import org.skelda.core.aligning.UnitFact;
 import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.fact.FactEvent;
@@ -30,6 +31,8 @@ public sealed interface Event extends Fact {
 
     record OfApu(ApuFact fact) implements Event {}
 
+    record OfUnits(UnitFact fact) implements Event {}
+
     record OfFeed(FeedEvent fact) implements Event {}
 
     record OfFact(FactEvent fact) implements Event {}
@@ -54,6 +57,10 @@ public sealed interface Event extends Fact {
 
     static Event of(ApuFact fact) {
         return new OfApu(fact);
+    }
+
+    static Event of(UnitFact fact) {
+        return new OfUnits(fact);
     }
 
     static Event of(FeedEvent fact) {

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.aligning.UnitsView;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
@@ -48,7 +49,9 @@ public final class Viewing {
     private DepartureView view() {
         List<ProcedureView> procedures = lines.procedures();
         ApuView apu = ApuOfDeparture.view(departure, progress, at);
-        List<ClockView> clocks = ApuOfDeparture.with(lines.clocks(), departure, at);
+        UnitsView units = UnitsOfDeparture.view(departure, progress, at);
+        List<ClockView> clocks =
+                UnitsOfDeparture.with(ApuOfDeparture.with(lines.clocks(), departure, at), departure, at);
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()
@@ -63,7 +66,7 @@ public final class Viewing {
                         clocks.stream().filter(clock -> !clock.elapsed()).map(ClockView::opensAt),
                         Stream.concat(
                                 procedures.stream().map(ProcedureView::opensAt),
-                                Stream.of(apu).filter(Objects::nonNull).map(ApuView::until)))
+                                Stream.of(apu == null ? null : apu.until(), units == null ? null : units.until())))
                 .filter(Objects::nonNull)
                 .filter(at::isBefore)
                 .min(Comparator.naturalOrder())
@@ -86,6 +89,7 @@ public final class Viewing {
                 departure.feed(),
                 departure.attempts().all(),
                 apu,
+                units,
                 FactView.of(departure.facts(), progress),
                 FactView.newest(departure.facts()),
                 departure.controls().positions());
@@ -139,9 +143,14 @@ public final class Viewing {
     private ClockView.@Nullable InHand inHand(Lifecycle lifecycle) {
         return lifecycle.closed() || lifecycle == Lifecycle.OFF_BLOCK
                 ? null
-                : lines.inHand(
-                                departure.opening().offBlock(),
-                                departure.opening().latitude_deg())
+                : Stream.concat(
+                                lines
+                                        .inHand(
+                                                departure.opening().offBlock(),
+                                                departure.opening().latitude_deg())
+                                        .stream(),
+                                UnitsOfDeparture.inHand(departure, progress, at).stream())
+                        .min(Comparator.comparing(ClockView.InHand::slack))
                         .orElse(null);
     }
 }

@@ -92,6 +92,10 @@ public record LineView(
         APU,
         /** Something is to be done with the APU now; a feed will show it. */
         APU_AT_HAND,
+        /** The inertial units have not come so far. */
+        UNITS,
+        /** Something is to be done with the inertial units now: entered on their desk, or shown by a feed. */
+        UNITS_AT_HAND,
         STANDSTILL,
         /** A line before it, in a procedure that is worked in order. */
         ORDER

@@ -37,7 +37,8 @@ import org.skelda.core.procedure.Procedure;
  * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.
  */
 public final class LinesViewing {
-    private static final Set<WaitKind> AT_HAND = EnumSet.of(WaitKind.IDLE, WaitKind.APU_AT_HAND, WaitKind.ORDER);
+    private static final Set<WaitKind> AT_HAND =
+            EnumSet.of(WaitKind.IDLE, WaitKind.APU_AT_HAND, WaitKind.UNITS_AT_HAND, WaitKind.ORDER);
 
     private final Progress progress;
     private final Instant at;
@@ -215,6 +216,8 @@ public final class LinesViewing {
             case GateState.Wait.ForStandstill() -> new WaitView(WaitKind.STANDSTILL, "The aircraft", null, null);
             case GateState.Wait.ForApu(String what, Instant opensAt, boolean atHand) ->
                 new WaitView(atHand ? WaitKind.APU_AT_HAND : WaitKind.APU, what, opensAt, null);
+            case GateState.Wait.ForUnits(String what, Instant opensAt, boolean atHand) ->
+                new WaitView(atHand ? WaitKind.UNITS_AT_HAND : WaitKind.UNITS, what, opensAt, null);
             case GateState.Wait.ForIdle(int engine) ->
                 new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null, null);
         };

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.aligning.UnitsOfLines;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.kind.Choice;
@@ -33,6 +35,7 @@ import org.skelda.core.procedure.TypeSheet;
  *
  * @param idling engines that came to idle in their newest start
  * @param apu the APU as lines know it; null when the type has none
+ * @param units the inertial units as lines know them; null when the type has none
  * @param known what is known of the day
  */
 public record Progress(
@@ -40,12 +43,13 @@ public record Progress(
         Lines lines,
         Set<Integer> idling,
         @Nullable ApuOfLines apu,
+        @Nullable UnitsOfLines units,
         Known known) {
     private static final Value NO_ANSWER = new Value.Word("");
 
     /** The same, were this known. */
     public Progress knowing(Known other) {
-        return new Progress(plan, lines, idling, apu, other);
+        return new Progress(plan, lines, idling, apu, units, other);
     }
 
     /**
@@ -242,6 +246,10 @@ public record Progress(
         if (apu != null && tells != null && !(line.kind() instanceof Memory) && !waitsForApu(waits)) {
             add(apu.untold(tells, at), waits);
         }
+        UnitTap ofUnits = line.head().marks().inertial();
+        if (units != null && ofUnits != null && waits.stream().noneMatch(GateState.Wait.ForUnits.class::isInstance)) {
+            add(units.untold(ofUnits, at), waits);
+        }
         if (line.head().marks().stationary() && moves()) {
             waits.add(new GateState.Wait.ForStandstill());
         }
@@ -322,6 +330,11 @@ public record Progress(
             case Condition.ApuAt(var goal) -> {
                 if (apu != null) {
                     add(apu.behind(goal, at), waits);
+                }
+            }
+            case Condition.UnitsAt(var goal) -> {
+                if (units != null) {
+                    add(units.behind(goal, at), waits);
                 }
             }
             case Condition.LineDone(LineRef other) -> {

@@ -88,7 +88,7 @@ final class Reopening {
                         progress.plan().joining(other).stream()
                                 .anyMatch(procedure -> procedure.id().equals(ref.procedure()));
                     case Condition.WithinLimits(LineRef measured) -> measured.equals(ref);
-                    case Condition.ApuAt _ -> false;
+                    case Condition.ApuAt _, Condition.UnitsAt _ -> false;
                     case Condition.LineDone(LineRef done) -> done.equals(ref);
                 });
     }

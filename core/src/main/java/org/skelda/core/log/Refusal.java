@@ -51,6 +51,9 @@ public sealed interface Refusal {
     /** There is nothing to confirm, to take back, or to come back to. @param what in words */
     record NothingThere(String what) implements Refusal {}
 
+    /** What was typed can not be read. @param sentence what is the matter with it; @param todo what to type instead */
+    record NotReadable(String sentence, String todo) implements Refusal {}
+
     /** A reason is needed. @param forWhat in words */
     record ReasonMissing(String forWhat) implements Refusal {}
 

@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.List;
+import org.skelda.core.alignment.UnitGoal;
 import org.skelda.core.apu.ApuGoal;
 import org.skelda.core.kind.LineRef;
 
@@ -25,6 +26,9 @@ public sealed interface Condition {
 
     /** The APU has come so far. @param goal how far */
     record ApuAt(ApuGoal goal) implements Condition {}
+
+    /** Every inertial unit has come there. */
+    record UnitsAt(UnitGoal goal) implements Condition {}
 
     /** A line is complete. @param line that line */
     record LineDone(LineRef line) implements Condition {}

@@ -60,6 +60,9 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
          */
         record ForApu(String what, @Nullable Instant opensAt, boolean atHand) implements Wait {}
 
+        /** The inertial units; as for the APU. */
+        record ForUnits(String what, @Nullable Instant opensAt, boolean atHand) implements Wait {}
+
         /** An engine that has not come to idle. */
         record ForIdle(int engine) implements Wait {}
     }
@@ -75,6 +78,7 @@ public record GateState(List<Wait> waits, @Nullable String guards) {
             Instant opensAt = switch (wait) {
                 case Wait.ForClock(String _, Instant at) -> at;
                 case Wait.ForApu(String _, Instant at, boolean _) -> at;
+                case Wait.ForUnits(String _, Instant at, boolean _) -> at;
                 default -> null;
             };
             if (opensAt == null) {

@@ -2,6 +2,7 @@ package org.skelda.core.procedure;
 
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Role;
 
@@ -17,6 +18,7 @@ import org.skelda.core.crew.Role;
  * @param reopenOn changes of the day that undo it
  * @param motion what it tells of the aircraft's moving; null when nothing
  * @param apu what its being done tells of the APU; null when nothing
+ * @param inertial what its being done tells of every inertial unit; null when nothing
  */
 public record Marks(
         @Nullable Control control,
@@ -27,8 +29,9 @@ public record Marks(
         boolean repeatable,
         Set<Change> reopenOn,
         @Nullable Motion motion,
-        @Nullable ApuTap apu) {
-    public static final Marks NONE = new Marks(null, false, false, null, false, false, Set.of(), null, null);
+        @Nullable ApuTap apu,
+        @Nullable UnitTap inertial) {
+    public static final Marks NONE = new Marks(null, false, false, null, false, false, Set.of(), null, null, null);
 
     /** What a line's being done tells of the aircraft. */
     public enum Motion {

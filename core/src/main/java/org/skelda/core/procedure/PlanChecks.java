@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.Caution;
@@ -26,6 +28,10 @@ import org.skelda.core.need.WordIs;
 
 /** Finds what is wrong in a plan: names that lead nowhere, ids used twice, gates that can never open. */
 final class PlanChecks {
+    /** What a line can tell of all inertial units at once. */
+    private static final Set<UnitTap> OF_LINES =
+            EnumSet.of(UnitTap.ON, UnitTap.POSITION, UnitTap.NAVIGATION, UnitTap.QUICK, UnitTap.OFF);
+
     private final Plan plan;
     private final List<String> findings = new ArrayList<>();
 
@@ -99,6 +105,7 @@ final class PlanChecks {
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
             kindLeadsSomewhere(ref, line);
             apuExists(ref, line);
+            unitsExist(ref, line);
             if (line.kind() instanceof Start start) {
                 start.today().lines().stream()
                         .filter(read -> !(isMeasure(read)))
@@ -178,6 +185,19 @@ final class PlanChecks {
         }
     }
 
+    private void unitsExist(LineRef ref, Line line) {
+        UnitTap tap = line.head().marks().inertial();
+        if (tap == null) {
+            return;
+        }
+        if (plan.type().inertial() == null) {
+            findings.add(ref + ": it tells something of the inertial units, and the type has none");
+        }
+        if (!OF_LINES.contains(tap)) {
+            findings.add(ref + ": '" + tap.words() + "' is told of one inertial unit, not by a line");
+        }
+    }
+
     private void seatExists(Procedure procedure) {
         if (plan.type().pilots().max() == 1 && procedure.seat() == Seat.RIGHT) {
             findings.add(procedure.id() + ": nobody sits on the right of a type that is flown by one pilot");
@@ -210,6 +230,12 @@ final class PlanChecks {
             case Condition.ApuAt(var goal) -> {
                 if (plan.type().apu() == null) {
                     findings.add(ref + ": its gate waits for '" + goal.words() + "', and the type has no APU");
+                }
+            }
+            case Condition.UnitsAt(var goal) -> {
+                if (plan.type().inertial() == null) {
+                    findings.add(
+                            ref + ": its gate waits for '" + goal.words() + "', and the type has no inertial units");
                 }
             }
             case Condition.LineDone(LineRef line) -> {
@@ -322,7 +348,7 @@ final class PlanChecks {
                                 done);
                     case Condition.StrandsJoined() -> areDone(plan.joining(ref), done);
                     case Condition.WithinLimits(LineRef measured) -> done.contains(measured);
-                    case Condition.ApuAt _ -> true;
+                    case Condition.ApuAt _, Condition.UnitsAt _ -> true;
                     case Condition.LineDone(LineRef other) -> done.contains(other);
                 });
     }

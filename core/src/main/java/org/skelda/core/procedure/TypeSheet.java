@@ -3,6 +3,7 @@ package org.skelda.core.procedure;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
@@ -21,6 +22,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param states in which it can be, in words, by id
  * @param tests of its warnings, by id
  * @param apu its APU; null when it has none, or its document tells nothing of it
+ * @param inertial its inertial units; null when it has none, or its document tells nothing of them
  * @param pilots with how many it is flown
  */
 public record TypeSheet(
@@ -35,6 +37,7 @@ public record TypeSheet(
         Map<String, String> states,
         Map<String, IndicationTest> tests,
         @Nullable ApuProfile apu,
+        @Nullable InertialProfile inertial,
         Pilots pilots) {
 
     public TypeSheet {

@@ -43,7 +43,11 @@ public record Controls(Map<String, String> positions) {
 
     private static @Nullable String wrong(SimulatorAsk.TapControl tap, TypeSheet type) {
         String lights = LightControls.wrong(tap, type.tests());
-        return lights != null ? lights : ApuControls.wrong(tap, type.apu() != null);
+        if (lights != null) {
+            return lights;
+        }
+        String units = UnitControls.wrong(tap, type.inertial());
+        return units != null ? units : ApuControls.wrong(tap, type.apu() != null);
     }
 
     /** Folds one entry in. */

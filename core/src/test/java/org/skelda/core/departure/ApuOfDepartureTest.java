@@ -92,6 +92,7 @@ class ApuOfDepartureTest {
                 Map.of(),
                 Map.of(),
                 apu,
+                null,
                 small.pilots());
         return Plan.of(
                 type,
@@ -129,7 +130,7 @@ class ApuOfDepartureTest {
                         List.of(),
                         id.equals("batteries"),
                         null)
-                .with(new Marks(null, false, false, null, false, false, java.util.Set.of(), null, tap));
+                .with(new Marks(null, false, false, null, false, false, java.util.Set.of(), null, tap, null));
         return new Line(head, new Action(id, "ON"));
     }
 

@@ -105,6 +105,7 @@ public final class TestPlans {
                 Map.of(),
                 Map.of(),
                 null,
+                null,
                 pilots);
     }
 

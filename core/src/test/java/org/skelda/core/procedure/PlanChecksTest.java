@@ -27,6 +27,7 @@ class PlanChecksTest {
             Map.of(),
             Map.of(),
             null,
+            null,
             TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {

@@ -40,8 +40,8 @@ final class ApuReadings {
                 stopped(number, node));
     }
 
-    private static double reading(
-            int number, JsonNode node, String name, double least, double most, List<String> impossible) {
+    /** A number of the line; NaN when there is none, or it is outside what such an instrument shows. */
+    static double reading(int number, JsonNode node, String name, double least, double most, List<String> impossible) {
         JsonNode value = node.path(name);
         if (value.isMissingNode() || value.isNull()) {
             return Double.NaN;

@@ -3,6 +3,7 @@ package org.skelda.formats.feed;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.apu.ApuSample;
 import org.skelda.core.start.Sample;
 import org.skelda.core.watch.Subject;
@@ -15,6 +16,7 @@ import org.skelda.core.watch.Subject;
  * @param sample the readings of an engine, its time in microseconds since 1970; impossible ones are left out of it
  * @param lights what the aircraft shows, by ids; null when the line tells nothing of it
  * @param apu the readings of the APU, for a line of it alone
+ * @param units what the inertial units show; null when the line tells nothing of them
  * @param impossible one sentence for each reading that no such instrument shows
  */
 public record FeedLine(
@@ -23,6 +25,7 @@ public record FeedLine(
         Sample sample,
         @Nullable List<String> lights,
         @Nullable ApuSample apu,
+        @Nullable UnitsSample units,
         List<String> impossible) {
     public FeedLine {
         lights = lights == null ? null : List.copyOf(lights);

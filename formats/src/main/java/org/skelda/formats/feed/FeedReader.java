@@ -85,10 +85,17 @@ public final class FeedReader {
         long at_us = Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000);
         if (subject.equals(Subject.APU)) {
             ApuSample apu = ApuReadings.read(number, node, at_us, impossible);
-            return new FeedLine(at, subject, Sample.nothing(at_us), null, apu, impossible);
+            return new FeedLine(at, subject, Sample.nothing(at_us), null, apu, null, impossible);
         }
         Sample sample = sample(number, node, at_us, impossible);
-        return new FeedLine(at, subject, sample, lights(number, node), null, impossible);
+        return new FeedLine(
+                at,
+                subject,
+                sample,
+                lights(number, node),
+                null,
+                UnitReadings.read(number, node, at_us, impossible),
+                impossible);
     }
 
     private static @Nullable List<String> lights(int number, JsonNode node) {

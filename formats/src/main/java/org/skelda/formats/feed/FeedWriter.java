@@ -2,6 +2,8 @@ package org.skelda.formats.feed;
 
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.apu.ApuSample;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
@@ -35,11 +37,26 @@ public final class FeedWriter {
         return JSON.writeValueAsString(node);
     }
 
-    /** What the aircraft shows, as one line. @param lights all that are lit, shown or heard, by their ids */
+    /** What the aircraft shows, without its inertial units. */
     public static String lights(long at_us, List<String> lights) {
+        return aircraft(at_us, lights, null);
+    }
+
+    /**
+     * What the aircraft shows, as one line.
+     *
+     * @param lights all that are lit, shown or heard, by their ids; null to tell nothing of them
+     * @param units what its inertial units show; null to tell nothing of them
+     */
+    public static String aircraft(long at_us, @Nullable List<String> lights, @Nullable UnitsSample units) {
         ObjectNode node = begun(Subject.AIRCRAFT, at_us);
-        ArrayNode array = node.putArray("lights");
-        lights.forEach(array::add);
+        if (lights != null) {
+            ArrayNode array = node.putArray("lights");
+            lights.forEach(array::add);
+        }
+        if (units != null) {
+            UnitReadings.write(units, node.putArray("inertial"));
+        }
         return JSON.writeValueAsString(node);
     }
 

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.AlignmentRule;
+import org.skelda.core.alignment.UnitGoal;
+import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuGoal;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Role;
@@ -195,7 +197,8 @@ final class PackLines {
                 node.path("repeatable").booleanValue(false),
                 reopenOn,
                 node.has("motion") ? KindReader.word(Marks.Motion.class, text(node, "motion")) : null,
-                node.has("apu") ? KindReader.word(ApuTap.class, text(node, "apu")) : null);
+                node.has("apu") ? KindReader.word(ApuTap.class, text(node, "apu")) : null,
+                node.has("inertial") ? KindReader.word(UnitTap.class, text(node, "inertial")) : null);
     }
 
     private static Condition condition(JsonNode node) {
@@ -212,6 +215,9 @@ final class PackLines {
         }
         if (node.has("apu")) {
             return new Condition.ApuAt(KindReader.word(ApuGoal.class, text(node, "apu")));
+        }
+        if (node.has("inertial")) {
+            return new Condition.UnitsAt(KindReader.word(UnitGoal.class, text(node, "inertial")));
         }
         return node.has("reading")
                 ? new Condition.WithinLimits(LineRef.parse(text(node, "reading")))

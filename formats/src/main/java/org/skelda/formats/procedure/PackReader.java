@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.indications.IndicationTest;
@@ -160,6 +161,18 @@ public final class PackReader {
     }
 
     /**
+     * The inertial units of a type's document.
+     *
+     * @param typeFile its name, for messages
+     * @return as they are without any modification; empty when the type has none
+     * @throws InvalidPack when the document cannot be used
+     */
+    public static Optional<InertialProfile> inertial(String typeFile, byte[] type) {
+        JsonNode node = check(typeFile, type).source.tree().path("inertial");
+        return node.isMissingNode() ? Optional.empty() : Optional.of(PackInertial.profile(node));
+    }
+
+    /**
      * The start profile of a type.
      *
      * @throws InvalidPack with all that is wrong: against the schema, or where the profile contradicts itself
@@ -245,6 +258,9 @@ public final class PackReader {
         }
         ApuProfile apu =
                 tree.has("apu") ? orFinding(source, "/apu", wrong, () -> PackApu.profile(tree.path("apu"))) : null;
+        InertialProfile inertial = tree.has("inertial")
+                ? orFinding(source, "/inertial", wrong, () -> PackInertial.profile(tree.path("inertial")))
+                : null;
         refuse(source, wrong);
         return new TypeSheet(
                 tree.path("id").asString(),
@@ -258,6 +274,7 @@ public final class PackReader {
                 states,
                 tests,
                 apu,
+                inertial,
                 new TypeSheet.Pilots(
                         tree.path("pilots").path(0).intValue(2),
                         tree.path("pilots").path(1).intValue(2)));

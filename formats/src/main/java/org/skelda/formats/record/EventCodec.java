@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import org.skelda.core.aligning.UnitFact;
 import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.departure.Event;
@@ -23,6 +24,7 @@ import org.skelda.core.log.LogEntry;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatEvent;
 import org.skelda.core.simulator.SimulatorEvent;
+import org.skelda.formats.aligning.UnitsCodec;
 import org.skelda.formats.apurun.ApuCodec;
 import org.skelda.formats.attempt.AttemptCodec;
 import org.skelda.formats.fact.FactsCodec;
@@ -49,6 +51,7 @@ public final class EventCodec {
     private static final FactCodec<LineEvent> LINE = new LineCodec();
     private static final FactCodec<AttemptEvent> ATTEMPT = new AttemptCodec();
     private static final FactCodec<ApuFact> APU = new ApuCodec();
+    private static final FactCodec<UnitFact> UNITS = new UnitsCodec();
     private static final FactCodec<FeedEvent> FEED = new FeedCodec();
     private static final FactCodec<FactEvent> FACT = new FactsCodec();
     private static final FactCodec<SimulatorEvent> SIMULATOR = new SimulatorCodec();
@@ -62,6 +65,7 @@ public final class EventCodec {
         new Room<>(LineEvent.class, LINE, Event::of).enter();
         new Room<>(AttemptEvent.class, ATTEMPT, Event::of).enter();
         new Room<>(ApuFact.class, APU, Event::of).enter();
+        new Room<>(UnitFact.class, UNITS, Event::of).enter();
         new Room<>(FeedEvent.class, FEED, Event::of).enter();
         new Room<>(FactEvent.class, FACT, Event::of).enter();
         new Room<>(SimulatorEvent.class, SIMULATOR, Event::of).enter();
@@ -109,6 +113,7 @@ public final class EventCodec {
             case Event.OfLine(var fact) -> LINE.type(fact);
             case Event.OfAttempt(var fact) -> ATTEMPT.type(fact);
             case Event.OfApu(var fact) -> APU.type(fact);
+            case Event.OfUnits(var fact) -> UNITS.type(fact);
             case Event.OfFeed(var fact) -> FEED.type(fact);
             case Event.OfFact(var fact) -> FACT.type(fact);
             case Event.OfSimulator(var fact) -> SIMULATOR.type(fact);
@@ -127,6 +132,7 @@ public final class EventCodec {
             case Event.OfLine(var fact) -> LINE.write(fact, payload);
             case Event.OfAttempt(var fact) -> ATTEMPT.write(fact, payload);
             case Event.OfApu(var fact) -> APU.write(fact, payload);
+            case Event.OfUnits(var fact) -> UNITS.write(fact, payload);
             case Event.OfFeed(var fact) -> FEED.write(fact, payload);
             case Event.OfFact(var fact) -> FACT.write(fact, payload);
             case Event.OfSimulator(var fact) -> SIMULATOR.write(fact, payload);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.LongStream;
@@ -11,6 +12,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.skelda.core.alignment.InertialUnit;
+import org.skelda.core.alignment.Position;
+import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.apu.ApuSample;
 import org.skelda.core.apu.AutomaticStop;
 import org.skelda.core.start.Sample;
@@ -90,6 +94,59 @@ class FeedReaderTest {
                 .isInstanceOf(InvalidFeed.class)
                 .hasMessageContaining("line 2")
                 .hasMessageContaining(words);
+    }
+
+    @Test
+    void whatInertialUnitsShowIsReadAsItWasWritten() {
+        Position stand = new Position(62.41, -10.82);
+        UnitsSample whole = new UnitsSample(
+                1_777_886_353_100_000L,
+                Arrays.asList(
+                        new UnitsSample.One(
+                                InertialUnit.Phase.ALIGNING,
+                                312.25,
+                                null,
+                                stand,
+                                Double.NaN,
+                                "A1",
+                                Switch.ON,
+                                Switch.ON),
+                        null,
+                        new UnitsSample.One(null, Double.NaN, stand, null, 3.5, null, Switch.UNTOLD, Switch.UNTOLD)));
+        FeedLine read = read(FeedWriter.aircraft(1_777_886_353_100_000L, null, whole), StartProfile.Engine.JET)
+                .getFirst();
+        assertThat(read.units()).isEqualTo(whole);
+        assertThat(read.lights()).isNull();
+        assertThat(read(GOOD, StartProfile.Engine.JET).getFirst().units()).isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "5|is no list of at most 4 units",
+                "[1]|holds something that is no unit",
+                "[{\"state\":\"asleep\"}]|expected one of off, aligning, navigating, storing",
+                "[{\"code\":\"0123456789012\"}]|is no text of at most 12 characters",
+                "[{\"left_s\":\"long\"}]|is not a number",
+                "[{\"moving\":2}]|moving",
+                "[{},{},{},{},{}]|is no list of at most 4 units",
+            })
+    void inertialUnitsThatAreNoneRefuseTheBatchByTheirLine(String units, String words) {
+        String line = "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"aircraft\",\"inertial\":" + units + "}";
+        assertThatThrownBy(() -> read(GOOD + "\n" + line, StartProfile.Engine.JET))
+                .isInstanceOf(InvalidFeed.class)
+                .hasMessageContaining("line 2")
+                .hasMessageContaining(words);
+    }
+
+    @Test
+    void anInertialUnitNorthOfThePoleIsLeftOutAndSaid() {
+        String line = "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"aircraft\",\"inertial\":"
+                + "[{\"state\":\"aligning\",\"lat_deg\":91,\"lon_deg\":5}]}";
+        FeedLine read = read(line, StartProfile.Engine.JET).getFirst();
+        assertThat(read.units().units().getFirst().position()).isNull();
+        assertThat(read.impossible()).singleElement().asString().contains("lat_deg of 91");
     }
 
     @Test

@@ -64,7 +64,7 @@ class PackReaderTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"apu-start-held,2", "inertial-off,20", "bottle-wait,30"})
+    @CsvSource({"apu-start-held,2", "bottle-wait,30"})
     void clocksAreTheTypesOwn(String clock, long seconds) {
         // source: the fleet's tables, Havern 2M
         assertThat(ShippedPacks.plan(type, procedures)
@@ -80,9 +80,10 @@ class PackReaderTest {
     void alignmentComesFromTheTypesRule(double latitude_deg, double minutes) {
         Duration time = ShippedPacks.plan(type, procedures)
                 .type()
-                .clocks()
-                .get("alignment")
-                .durationAt(latitude_deg);
+                .inertial()
+                .rule()
+                .full()
+                .timeAt(latitude_deg);
         assertThat(time.toMillis() / 60_000.0).isCloseTo(minutes, org.assertj.core.api.Assertions.within(0.005));
     }
 

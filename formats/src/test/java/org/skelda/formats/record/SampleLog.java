@@ -7,6 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.aligning.UnitFact;
+import org.skelda.core.alignment.InertialUnit;
+import org.skelda.core.alignment.Position;
+import org.skelda.core.alignment.UnitEvent;
 import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.ApuEvent;
 import org.skelda.core.apu.ApuMilestone;
@@ -139,6 +143,19 @@ public final class SampleLog {
                 Event.of(new ApuFact.ApuRead(BEGIN)),
                 Event.of(new ApuFact.ApuTooHot(true, 930, Duration.ZERO, BEGIN)),
                 Event.of(new ApuFact.ApuPeak(false, 612.5, BEGIN)),
+                Event.of(new UnitFact.UnitsRead(BEGIN)),
+                Event.of(new UnitFact.UnitsUntold(null)),
+                Event.of(new UnitFact.UnitsUntold("the other one")),
+                units(new UnitEvent.SwitchedOn(BEGIN, 62.41)),
+                units(new UnitEvent.PositionEntered(BEGIN, STAND)),
+                units(new UnitEvent.AsksAgain(BEGIN)),
+                units(new UnitEvent.Moved(BEGIN)),
+                units(new UnitEvent.CodeShown(BEGIN, "A1"), new UnitEvent.CodeCleared(BEGIN)),
+                units(new UnitEvent.NavigationSelected(BEGIN)),
+                units(new UnitEvent.SwitchedOff(BEGIN, STAND)),
+                units(new UnitEvent.PowerGone(BEGIN)),
+                units(new UnitEvent.Found(BEGIN, InertialUnit.Phase.ALIGNING, STAND, Duration.ofMillis(312_250))),
+                units(new UnitEvent.Found(BEGIN, InertialUnit.Phase.NAVIGATING, null, Duration.ZERO)),
                 Event.of(new FeedEvent.LightsSeen(List.of("bell", "fire-1"))),
                 worked(new Indications.OneSeen("held", "fire-2", false, List.of("fire-1", "fire-2"))),
                 worked(new Indications.Decided("held", "fire-2", Indications.Verdict.GO, "the other loop works")),
@@ -214,6 +231,12 @@ public final class SampleLog {
                 Event.of(new AttemptEvent.StartTapUndone(1, 3, Tap.STARTER_ON, null)),
                 Event.of(new AttemptEvent.StartFiguresTyped(1, 3, 612.0, null)),
                 Event.of(new AttemptEvent.StartFiguresTyped(1, 3, null, 18.5)));
+    }
+
+    private static final Position STAND = new Position(62.41, -10.82);
+
+    private static Event units(UnitEvent... events) {
+        return Event.of(new UnitFact.UnitsTold(List.of(1, 2), List.of(events)));
     }
 
     private static Event worked(Work work) {

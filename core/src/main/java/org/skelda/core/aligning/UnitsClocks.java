@@ -1,0 +1,69 @@
+package org.skelda.core.aligning;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.alignment.InertialUnit;
+import org.skelda.core.alignment.InertialUnit.Phase;
+
+/** The clocks that the inertial units' own state starts: no line does, and no hand stops them. */
+public final class UnitsClocks {
+    private UnitsClocks() {}
+
+    /**
+     * One of them.
+     *
+     * @param releases what its end allows
+     * @param note what must or must not happen meanwhile; null when nothing
+     */
+    public record Running(
+            String id,
+            String label,
+            String releases,
+            @Nullable String note,
+            Instant from,
+            Duration duration) {}
+
+    /** Those that run, or have run out in the phase that lasts; units that count together have one. */
+    public static List<Running> of(Units units, Instant at) {
+        Map<Instant, List<Integer>> aligning = new TreeMap<>();
+        Map<Instant, List<Integer>> storing = new TreeMap<>();
+        List<InertialUnit> now = units.at(at);
+        for (int number : units.numbers()) {
+            InertialUnit unit = now.get(number - 1);
+            Map<Instant, List<Integer>> of = unit.phase() == Phase.STORING ? storing : aligning;
+            if (unit.phase() == Phase.ALIGNING || unit.phase() == Phase.STORING) {
+                of.computeIfAbsent(unit.since(), _ -> new ArrayList<>()).add(number);
+            }
+        }
+        List<Running> all = new ArrayList<>();
+        aligning.forEach((since, numbers) -> {
+            InertialUnit unit = now.get(numbers.getFirst() - 1);
+            all.add(new Running(
+                    "inertial-align-" + numbers.getFirst(),
+                    (unit.quick() ? "Quick alignment" : "Alignment") + of(numbers, units),
+                    "navigation",
+                    "Nobody tows meanwhile.",
+                    since,
+                    unit.needs()));
+        });
+        storing.forEach((since, numbers) -> all.add(new Running(
+                "inertial-off-" + numbers.getFirst(),
+                "Inertial units storing" + of(numbers, units),
+                "their power may go",
+                "Never by breaker.",
+                since,
+                now.get(numbers.getFirst() - 1).rule().stores())));
+        return List.copyOf(all);
+    }
+
+    private static String of(List<Integer> numbers, Units units) {
+        return numbers.size() == units.units().size()
+                ? ""
+                : ", " + UnitsViewing.name(numbers).substring("Inertial ".length());
+    }
+}
