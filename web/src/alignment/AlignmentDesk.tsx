@@ -6,7 +6,7 @@ import { inWords, isoDuration, utc } from '../ui/time';
 import { SimulatedUnits } from './SimulatedUnits';
 import { UnitRows } from './UnitRows';
 import { UnitsTelling } from './UnitsTelling';
-import { advised, reasons } from './unitsWords';
+import { advised, reasons, type UnitsView } from './unitsWords';
 import styles from './AlignmentDesk.module.css';
 
 /**
@@ -34,26 +34,7 @@ export function AlignmentDesk() {
           <p className={styles.stand}>
             Stand {page.stand}: <b>{units.stand}</b>
           </p>
-          <section className={styles.advice} aria-label="Which alignment">
-            <p>
-              <b>{advised(units.advice)}</b>
-              {units.takes && units.advice.kind !== 'NONE' && `, full ${inWords(isoDuration(units.takes))} here`}
-            </p>
-            <ul>
-              {reasons(units.advice).map((reason) => (
-                <li key={reason}>{reason}</li>
-              ))}
-              {units.advice.unknown.map((unknown) => (
-                <li key={unknown}>{unknown}: not known yet</li>
-              ))}
-            </ul>
-            {units.latest && (
-              <p>
-                Latest switch-on for off-block: <b>{utc(units.latest, true)}</b>
-              </p>
-            )}
-            <p className="small">{units.source}. The approved manual has the last word.</p>
-          </section>
+          {units.units.some((unit) => unit.phase !== 'ALIGNING') && <WhichAlignment units={units} />}
           <p className="small">
             Meanwhile: no towing, no engine start, no taking of power. Loading and fuelling are watched, not forbidden.
           </p>
@@ -66,5 +47,31 @@ export function AlignmentDesk() {
       </div>
       <Announcer text={units.alarm ? units.says : ''} />
     </article>
+  );
+}
+
+/** Which alignment this flight needs, why, and until when it can begin. */
+function WhichAlignment({ units }: { units: UnitsView }) {
+  return (
+    <section className={styles.advice} aria-label="Which alignment">
+      <p>
+        <b>{advised(units.advice)}</b>
+        {units.takes && units.advice.kind !== 'NONE' && `, full ${inWords(isoDuration(units.takes))} here`}
+      </p>
+      <ul>
+        {reasons(units.advice).map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+        {units.advice.unknown.map((unknown) => (
+          <li key={unknown}>{unknown}: not known yet</li>
+        ))}
+      </ul>
+      {units.latest && (
+        <p>
+          Latest switch-on for off-block: <b>{utc(units.latest, true)}</b>
+        </p>
+      )}
+      <p className="small">{units.source}. The approved manual has the last word.</p>
+    </section>
   );
 }

@@ -33,7 +33,7 @@ export function AlignmentStrip({ line, next }: { line: WorkLine; next: UnitsOfLi
       {next && (
         <Button
           variant="filled"
-          className={styles.next}
+          classNames={{ root: styles.next, label: styles.words }}
           onClick={next.answer}
           rightSection={<span className={styles.key}>Space</span>}
         >

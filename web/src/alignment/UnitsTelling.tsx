@@ -1,4 +1,4 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { useOneKey } from '../keys/useOneKey';
 import { useDeparture } from '../live/departureContext';
@@ -44,7 +44,7 @@ export function UnitsTelling({ units }: { units: UnitsView }) {
       {next && (
         <Button
           variant="filled"
-          className={styles.next}
+          classNames={{ root: styles.next, label: styles.words }}
           ref={main}
           data-autofocus
           onClick={() => key.press(next.tell)}
@@ -80,22 +80,23 @@ export function UnitsTelling({ units }: { units: UnitsView }) {
             setCode('');
           }}
         >
-          <label>
-            Fault code of unit {coded[0]}
-            <input
-              className={styles.code}
-              maxLength={12}
-              value={code}
-              onChange={(event) => setCode(event.currentTarget.value)}
-            />
-          </label>
+          <TextInput
+            label={`Fault code of unit ${coded[0]}`}
+            maxLength={12}
+            autoComplete="off"
+            value={code}
+            onChange={(event) => setCode(event.currentTarget.value)}
+          />
           <Button type="submit" disabled={code.trim() === ''}>
             It shows this code
           </Button>
         </form>
       )}
       {newest && (
-        <Button className={styles.back} onClick={() => (newest.by.id === person.id ? untell() : setAsking(true))}>
+        <Button
+          classNames={{ root: styles.back, label: styles.words }}
+          onClick={() => (newest.by.id === person.id ? untell() : setAsking(true))}
+        >
           Take back: {newest.words}
         </Button>
       )}

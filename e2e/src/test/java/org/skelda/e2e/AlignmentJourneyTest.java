@@ -114,6 +114,8 @@ class AlignmentJourneyTest {
         DeskOfDeparture desk = SimulatedLamps.rehearsal(CrewMember.signIn(browsers, server, "Joar Stenvik"), "R43");
         ApiCrew crew = new ApiCrew(desk.departureId())
                 .with("LEFT", ApiClient.signIn(server, "stenvik"))
+                .with("RIGHT", ApiClient.signIn(server, "kvale"))
+                .takeSeat("RIGHT", "MONITORING")
                 .reads(Map.of("Drift of the last leg", "2.6"));
         crew.work("first-look", "papers", "safety-power", "fire-tests", "apu");
         crew.workTo("alignment", "alignment/selectors");
