@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useDeparture, type WorkLine } from '../live/departureContext';
 import { Says } from '../ui/Says';
 import { PositionEntry } from './PositionEntry';
-import { UnitRows } from './UnitRows';
+import { UnitLines } from './UnitRows';
 import type { UnitsOfLine } from './useUnitsOfLine';
 import styles from './AlignmentDesk.module.css';
 
@@ -29,7 +29,7 @@ export function AlignmentStrip({ line, next }: { line: WorkLine; next: UnitsOfLi
         until={units.until}
         loud={units.alarm ? 'act' : 'quiet'}
       />
-      {units.units.some((unit) => unit.phase !== 'OFF') && <UnitRows units={units} />}
+      {units.units.some((unit) => unit.phase !== 'OFF') && <UnitLines units={units} />}
       {next && (
         <Button
           variant="filled"

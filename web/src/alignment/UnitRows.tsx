@@ -14,6 +14,25 @@ export function UnitRows({ units }: { units: UnitsView }) {
   );
 }
 
+/** The same, a line for each: on a card that has more to say. */
+export function UnitLines({ units }: { units: UnitsView }) {
+  return (
+    <ul className={styles.lines} aria-label="Inertial units">
+      {units.units.map((unit) => {
+        const shown = unit.asks ?? unit.position;
+        const off_NM = unit.asks ? unit.asksOff_NM : unit.off_NM;
+        return (
+          <li key={unit.number}>
+            <b>{unit.number}</b> {doing(unit)}
+            {shown && `, ${shown}`}
+            {off_NM !== undefined && `: ${offStand(off_NM, units.near_NM)}`}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
 function UnitRow({ unit, near_NM }: { unit: UnitView; near_NM: number }) {
   const now = useServerNow();
   const share = counted(unit, now);

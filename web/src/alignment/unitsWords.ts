@@ -29,7 +29,7 @@ export function counted(unit: UnitView, now: number): number | null {
 
 /** A position against the stand: what a judged number shows. */
 export function offStand(off_NM: number, near_NM: number): string {
-  const off = off_NM < 10 ? off_NM.toFixed(1) : Math.round(off_NM).toString();
+  const off = off_NM < 100 ? off_NM.toFixed(1) : Math.round(off_NM).toString();
   return off_NM <= near_NM
     ? `${off} NM from the stand, at most ${near_NM}`
     : `${off} NM from the stand, over ${near_NM}`;

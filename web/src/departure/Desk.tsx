@@ -70,19 +70,26 @@ export function Desk() {
   const looked = useRef(new Set<Sheet>());
   looked.current.add(sheet);
   const theDay = mine && state.view.facts.length > 0 && (
-    <Button className={styles.day} onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
+    <Button onClick={() => setSheet('facts')} rightSection={<Key name="V" />}>
       The day
     </Button>
   );
   const theApu = state.view.apu && (
-    <Button className={styles.day} onClick={() => setSheet('apu')} rightSection={<Key name="P" />}>
+    <Button onClick={() => setSheet('apu')} rightSection={<Key name="P" />}>
       APU
     </Button>
   );
   const theUnits = state.view.units && (
-    <Button className={styles.day} onClick={() => setSheet('inertial')} rightSection={<Key name="I" />}>
+    <Button onClick={() => setSheet('inertial')} rightSection={<Key name="I" />}>
       Inertial units
     </Button>
+  );
+  const sheets = (
+    <div className={styles.sheets}>
+      {theDay}
+      {theApu}
+      {theUnits}
+    </div>
   );
   return (
     <div className={styles.frame}>
@@ -114,15 +121,11 @@ export function Desk() {
       </main>
       <aside className={styles.clocks} aria-label="Clocks and gates" tabIndex={-1} id="clocks">
         <ClocksRail />
-        {theDay}
-        {theApu}
-        {theUnits}
+        {sheets}
       </aside>
       <Drawer opened={sheet === 'clocks'} onClose={close} position="right" title="Clocks and gates" size={320}>
         <ClocksRail quiet />
-        {theDay}
-        {theApu}
-        {theUnits}
+        {sheets}
       </Drawer>
       <Drawer opened={sheet === 'thread'} onClose={close} title="Preparation" size={300}>
         <Thread selected={work?.text.id ?? null} go={go} />

@@ -5,6 +5,7 @@ import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { useDeparture } from '../live/departureContext';
+import { AlignmentOfRecord } from '../alignment/AlignmentOfRecord';
 import { ApuOfRecord } from '../apu/ApuOfRecord';
 import { CrewOfRecord } from './CrewOfRecord';
 import { DayOfRecord } from './DayOfRecord';
@@ -91,6 +92,7 @@ export function RecordDesk() {
           <CrewOfRecord />
           <WorkOfRecord lines={lines} />
           <ApuOfRecord />
+          <AlignmentOfRecord />
           <DayOfRecord />
           <h2>Record</h2>
           <Button component="a" href={`/api/departures/${page.id}/record`} download>

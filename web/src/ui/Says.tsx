@@ -31,7 +31,7 @@ export function Says({
         {says}
         {left > 0 && <b className={styles.left}> {countdown(left)}</b>}
       </p>
-      {why && <p>{why}</p>}
+      {why && <p className={styles.why}>{why}</p>}
     </section>
   );
 }

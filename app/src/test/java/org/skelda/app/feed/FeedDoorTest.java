@@ -25,8 +25,13 @@ import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.Account;
 import org.skelda.app.people.Accounts;
 import org.skelda.app.people.SignedIn;
+import org.skelda.core.alignment.InertialUnit;
+import org.skelda.core.alignment.InertialUnit.Phase;
+import org.skelda.core.alignment.Position;
+import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.formats.record.Sha256;
@@ -240,6 +245,33 @@ class FeedDoorTest {
         send(FeedWriter.lights(at_us + 200_000, List.of()));
         assertThat(events("LightsSeen")).hasSize(2);
         assertThat(departures.state(departure("305")).feed().lights()).isEmpty();
+    }
+
+    @Test
+    @Order(26)
+    void whatTheInertialUnitsShowEntersTheLogWhenItChanges() throws Exception {
+        long at_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T10:40:00Z"));
+        Position stand = departures.state(departure("305")).units().stand();
+        send(FeedWriter.aircraft(at_us, null, units(at_us, Phase.NAVIGATING, stand)));
+        assertThat(events("UnitsRead")).hasSize(1);
+        int told = events("UnitsTold").size();
+        send(FeedWriter.aircraft(at_us + 100_000, null, units(at_us + 100_000, Phase.NAVIGATING, stand)));
+        assertThat(events("UnitsTold")).as("the same once more is no change").hasSize(told);
+        send(FeedWriter.aircraft(at_us + 200_000, null, units(at_us + 200_000, Phase.STORING, stand)));
+        assertThat(events("UnitsTold")).hasSize(told + 1).last().satisfies(event -> {
+            assertThat(event.path("payload").path("units").size()).isEqualTo(2);
+            assertThat(event.path("payload").path("events").path(0).path("what").asString())
+                    .isEqualTo("off");
+        });
+        assertThat(departures.state(departure("305")).units().units())
+                .extracting(InertialUnit::phase)
+                .containsOnly(Phase.STORING);
+    }
+
+    private static UnitsSample units(long at_us, Phase phase, Position where) {
+        UnitsSample.One one =
+                new UnitsSample.One(phase, Double.NaN, where, null, Double.NaN, "", Switch.OFF, Switch.ON);
+        return new UnitsSample(at_us, List.of(one, one));
     }
 
     @Test

@@ -46,7 +46,7 @@ public final class UnitsClocks {
             all.add(new Running(
                     "inertial-align-" + numbers.getFirst(),
                     (unit.quick() ? "Quick alignment" : "Alignment") + of(numbers, units),
-                    "navigation",
+                    "navigation mode",
                     "Nobody tows meanwhile.",
                     since,
                     unit.needs()));

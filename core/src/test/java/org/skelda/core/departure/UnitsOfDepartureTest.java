@@ -180,7 +180,7 @@ class UnitsOfDepartureTest {
         assertThat(view().until()).isBetween(counted.minusMillis(300), counted.plusMillis(300));
         assertThat(Viewing.view(log.state(), log.now()).clocks())
                 .extracting(ClockView::label, ClockView::releases)
-                .containsExactly(org.assertj.core.groups.Tuple.tuple("Alignment", "navigation"));
+                .containsExactly(org.assertj.core.groups.Tuple.tuple("Alignment", "navigation mode"));
         assertThat(log.refuse(TestLog.CAPTAIN, work("navigation"))).isInstanceOf(Refusal.GateClosed.class);
         pass(778);
         works("aligned", "navigation");
