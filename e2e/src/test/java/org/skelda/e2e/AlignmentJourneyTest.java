@@ -2,6 +2,7 @@ package org.skelda.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
@@ -33,11 +34,16 @@ class AlignmentJourneyTest {
     }
 
     private static void picture(DeskOfDeparture desk, String name) {
-        if (PICTURES != null) {
-            desk.page()
-                    .screenshot(new com.microsoft.playwright.Page.ScreenshotOptions()
-                            .setPath(Path.of(PICTURES, name + ".png")));
+        if (PICTURES == null) {
+            return;
         }
+        Page page = desk.page();
+        for (String theme : new String[] {"day", "night"}) {
+            page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
+            TestServer.pause(150);
+            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(PICTURES, name + "-" + theme + ".png")));
+        }
+        page.evaluate("() => document.documentElement.dataset.theme = 'day'");
     }
 
     @Test
@@ -64,8 +70,9 @@ class AlignmentJourneyTest {
         units.desk().getByText("begun anew once").waitFor();
         picture(desk, "units-3-towed");
         units.says("Inertial unit 2 aligns");
-        units.space("NAVIGATION");
         units.says("Inertial units 1 and 2 are aligned");
+        units.space("NAVIGATION");
+        units.says("Inertial units navigate");
         units.close();
         assertThat(browsers.errors()).isEmpty();
     }
@@ -136,10 +143,7 @@ class AlignmentJourneyTest {
         desk.waitForCard("The inertial units, aligned, until");
         picture(desk, "units-7-waits");
         assertThat(desk.page().locator("#clocks").innerText()).contains("Alignment");
-        desk.page()
-                .waitForCondition(
-                        desk::canAnswer,
-                        new com.microsoft.playwright.Page.WaitForConditionOptions().setTimeout(60_000));
+        desk.page().waitForCondition(desk::canAnswer, new Page.WaitForConditionOptions().setTimeout(60_000));
         oneKey(desk);
         desk.page().waitForCondition(() -> !desk.cardText().contains("NAVIGATION"));
         desk.press("i");
