@@ -16,11 +16,14 @@ export function GateCard({
   gate,
   short,
   meanwhile,
+  taken = false,
   children,
 }: {
   gate: Gate;
   short: boolean;
   meanwhile: { title: string; go: () => void } | null;
+  /** Whether the one key answers something else on the card. */
+  taken?: boolean;
   /** What opens it, where that can be done here. */
   children?: ReactNode;
 }) {
@@ -47,10 +50,10 @@ export function GateCard({
       {children}
       {meanwhile && (
         <Button
-          variant={children ? 'default' : 'filled'}
+          variant={children || taken ? 'default' : 'filled'}
           className={styles.meanwhile}
           onClick={meanwhile.go}
-          rightSection={<span>Space</span>}
+          rightSection={taken ? undefined : <span>Space</span>}
         >
           Meanwhile: {meanwhile.title}
         </Button>

@@ -96,7 +96,7 @@ export function LineCard({
       {isOfUnits(line) && !complete && <AlignmentStrip line={line} next={units} />}
       <Outcome line={line} />
       {view.gate && mustWait(line) && (
-        <GateCard gate={view.gate} short={short} meanwhile={meanwhile}>
+        <GateCard gate={view.gate} short={short} meanwhile={meanwhile} taken={units !== null}>
           {fact && <FactEntry fact={fact.fact} typing={typing} setTyping={setTyping} give={fact.give} />}
         </GateCard>
       )}
