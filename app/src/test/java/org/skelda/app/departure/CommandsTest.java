@@ -143,10 +143,14 @@ class CommandsTest {
                 "TELL_UNITS|\"tap\":\"ON\",\"tappedAt\":\"2020-01-01T00:00:00Z\"|out-of-range",
                 "TELL_UNITS|\"tap\":\"NAVIGATION\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|nothing-there",
                 "TELL_UNITS|\"tap\":\"POSITION\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
-                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N91 00.0 W010 49.2\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
-                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N62 60.0 W010 49.2\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
-                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N62 24.6 N010 49.2\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
-                "TELL_UNITS|\"tap\":\"CODE\",\"code\":\"much too long a code\",\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
+                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N91 00.0 W010 49.2\","
+                        + "\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
+                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N62 60.0 W010 49.2\","
+                        + "\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
+                "TELL_UNITS|\"tap\":\"POSITION\",\"position\":\"N62 24.6 N010 49.2\","
+                        + "\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
+                "TELL_UNITS|\"tap\":\"CODE\",\"code\":\"much too long a code\","
+                        + "\"tappedAt\":\"2099-01-01T00:00:00Z\"|not-readable",
                 "UNTELL_UNITS||nothing-there",
                 "TAP_CONTROL|\"control\":\"apu/hatch\",\"position\":\"on\"|nothing-there",
                 "LAUNCH||bad-request",

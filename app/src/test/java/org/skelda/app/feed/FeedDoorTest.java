@@ -250,7 +250,9 @@ class FeedDoorTest {
     @Test
     @Order(26)
     void whatTheInertialUnitsShowEntersTheLogWhenItChanges() throws Exception {
-        long at_us = ChronoUnit.MICROS.between(Instant.EPOCH, Instant.parse("2026-05-04T10:40:00Z"));
+        // The crew has told of them by the server's clock: what counts comes after that.
+        long at_us = ChronoUnit.MICROS.between(
+                Instant.EPOCH, departures.state(departure("305")).at().plusSeconds(1));
         Position stand = departures.state(departure("305")).units().stand();
         send(FeedWriter.aircraft(at_us, null, units(at_us, Phase.NAVIGATING, stand)));
         assertThat(events("UnitsRead")).hasSize(1);
