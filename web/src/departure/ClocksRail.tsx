@@ -9,6 +9,7 @@ import { useDeparture, useEngines } from '../live/departureContext';
 import { startClocks } from '../start/startClock';
 import { StartClocks } from '../start/StartClocks';
 import { useMonotonic } from '../live/useMonotonic';
+import { hasRunOut, runningOut, type RunningOut } from './runningOut';
 import { playTone } from './useSound';
 
 const OPEN_ONES_SHOWN = 2;
@@ -26,7 +27,7 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const monotonic = useMonotonic();
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
-  useToneWhenOpened(open, quiet);
+  useToneWhenOpened(state.view.clocks, now, quiet);
   return (
     <>
       <h2 className={styles.heading}>Clocks and gates</h2>
@@ -71,12 +72,14 @@ function sentence(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-/** Sounds once for each clock that opens while the page is up. */
-function useToneWhenOpened(open: ClockView[], quiet: boolean): void {
-  const known = useRef<Set<string> | null>(null);
+/**
+ * Sounds once for each clock that runs out while the page is up, also where the clock itself is gone with its end. One
+ * that is taken back before its end does not sound.
+ */
+function useToneWhenOpened(clocks: ClockView[], now: number, quiet: boolean): void {
+  const waiting = useRef<RunningOut>(new Map());
   useEffect(() => {
-    const names = new Set(open.map((clock) => `${clock.id} ${clock.startedAt}`));
-    if (!quiet && known.current && [...names].some((name) => !known.current?.has(name))) playTone();
-    known.current = names;
-  }, [open, quiet]);
+    if (hasRunOut(waiting.current, now) && !quiet) playTone();
+    waiting.current = runningOut(clocks, now);
+  }, [clocks, now, quiet]);
 }

@@ -32,6 +32,7 @@ const KEYS: [string, string][] = [
   ['V', 'the day, and what it decides'],
   ['P', 'the APU'],
   ['I', 'the inertial units'],
+  ['Z', 'tones silent, or heard again'],
   ['/', 'find a line'],
   ['?', 'this sheet'],
   ['Esc', 'step out'],

@@ -8,7 +8,7 @@ import { countdown, isoDuration, slack, toGo, utc } from '../ui/time';
 import type { Sheet } from './Desk';
 import { useDeparture, useEngines } from '../live/departureContext';
 import styles from './Ribbon.module.css';
-import { useSound } from './useSound';
+import { useNoSound } from './useSound';
 
 const ROLE = { FLYING: 'flying', MONITORING: 'monitoring' } as const;
 const LINK = { connecting: 'Connecting', live: 'Live', lost: 'No link' } as const;
@@ -18,7 +18,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const { page, state, mine, person, other } = useDeparture();
   const engines = useEngines();
   const now = useServerNow();
-  const sound = useSound();
+  const noSound = useNoSound();
   const { view } = state;
   const devices = Math.max(1, state.devices);
   const left = view.lifecycle === 'OFF_BLOCK' || view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
@@ -88,7 +88,7 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
         <small className={state.link === 'lost' ? styles.told : undefined}>
           {state.link === 'lost'
             ? 'trying again'
-            : `${devices} ${devices === 1 ? 'device' : 'devices'}${sound ? '' : ', sound off'}`}
+            : `${devices} ${devices === 1 ? 'device' : 'devices'}${noSound ? `, sound ${noSound}` : ''}`}
         </small>
       </span>
       <span className={styles.theme}>

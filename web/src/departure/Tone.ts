@@ -2,6 +2,7 @@ const LENGTH_S = 0.35;
 const FIRST_HZ = 392;
 const SECOND_HZ = 523;
 const LOUDNESS = 0.06;
+const SILENCED = 'skelda.silenced';
 
 /** A quiet two-note tone, unlike any warning in an aircraft. */
 export class Tone {
@@ -15,6 +16,14 @@ export class Tone {
 
   armed = (): boolean => this.context?.state === 'running';
 
+  silenced = (): boolean => localStorage.getItem(SILENCED) === 'yes';
+
+  /** Stays so on this device until it is changed again. */
+  silence(silent: boolean): void {
+    localStorage.setItem(SILENCED, silent ? 'yes' : 'no');
+    for (const listener of this.listeners) listener();
+  }
+
   async arm(): Promise<void> {
     if (typeof AudioContext === 'undefined') return;
     this.context ??= new AudioContext();
@@ -24,7 +33,7 @@ export class Tone {
 
   play(): void {
     const context = this.context;
-    if (!context || context.state !== 'running') return;
+    if (!context || context.state !== 'running' || this.silenced()) return;
     [FIRST_HZ, SECOND_HZ].forEach((hz, index) => {
       const begin = context.currentTime + index * LENGTH_S * 0.6;
       const gain = context.createGain();

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Sheet } from './Desk';
 import type { Work } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
+import { isSilenced, silence } from './useSound';
 import { lettersToGo } from './work';
 
 /** How long the letter after G is waited for: long enough to read the letters that come up. */
@@ -80,6 +81,9 @@ export function useDeskKeys({
           return true;
         case 'I':
           open('inertial');
+          return true;
+        case 'Z':
+          silence(!isSilenced());
           return true;
         case 'S':
           open('seats');

@@ -8,8 +8,18 @@ export function playTone(): void {
   tone.play();
 }
 
-/** Whether tones can be heard; browsers allow them only after a press on the page, which arms them. */
-export function useSound(): boolean {
+/** Silences tones on this device, or lets them sound again. */
+export function silence(silent: boolean): void {
+  tone.silence(silent);
+}
+
+/** Whether tones are silenced on this device. */
+export function isSilenced(): boolean {
+  return tone.silenced();
+}
+
+/** Why no tone can be heard: silenced here, or not armed by a press on the page yet. Null when they can be. */
+export function useNoSound(): 'silenced' | 'off' | null {
   const [, setArmed] = useState(false);
   useEffect(() => {
     const arm = () => {
@@ -22,5 +32,7 @@ export function useSound(): boolean {
       window.removeEventListener('keydown', arm);
     };
   }, []);
-  return useSyncExternalStore(tone.subscribe, tone.armed);
+  const silenced = useSyncExternalStore(tone.subscribe, tone.silenced);
+  const armed = useSyncExternalStore(tone.subscribe, tone.armed);
+  return silenced ? 'silenced' : armed ? null : 'off';
 }
