@@ -2,6 +2,7 @@ import type { LineView, Schemas } from '../api/client';
 import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
+import { BatteryNote } from '../electrics/BatteryNote';
 import { kinds } from '../kind/kinds';
 import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
@@ -17,6 +18,7 @@ export function Outcome({ line }: { line: WorkLine }) {
       {view.reading && text.detail.measure && (
         <Reading reading={view.reading} decimals={text.detail.measure.decimals} />
       )}
+      {view.reading?.battery && <BatteryNote battery={view.reading.battery} />}
       {Kind && <Kind line={line} />}
       {view.answered && (
         <p className={styles.by}>

@@ -1,3 +1,4 @@
+import { advised } from '../electrics/batteryWords';
 import { MeasureEntry } from '../ui/MeasureEntry';
 import { parsed, shown, typed } from '../ui/number';
 import { shownUnit } from '../ui/units';
@@ -64,6 +65,9 @@ export const measure: LineKind = {
     const { measure: of } = line.text.detail;
     if (!reading || !of) return null;
     const value = `${shown(reading.value, of.decimals)} ${shownUnit(reading.unit)}`;
-    return line.view.state === 'OUTSIDE' ? `${value}, outside` : value;
+    const { battery } = reading;
+    const todo =
+      !battery || ['USE', 'NOT_DECIDED'].includes(battery.kind) ? '' : `: ${advised(battery.kind).toLowerCase()}`;
+    return `${value}${line.view.state === 'OUTSIDE' ? ', outside' : ''}${todo}`;
   },
 };

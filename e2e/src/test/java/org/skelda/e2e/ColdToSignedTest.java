@@ -203,7 +203,9 @@ class ColdToSignedTest {
                         "22.9 V",
                         "outside",
                         "0.3 V beyond the limit of 23.2 V",
-                        "Source: Havern 2M, APU, battery for its start");
+                        "Source: Havern 2M, APU, battery for its start",
+                        "0.3 V under the least to start the APU. Ground power, or another battery.",
+                        "Loaded volts 22.9 V: 0.30 V under 23.2 V");
     }
 
     private static void holdAndComeBack(DeskOfDeparture captain) {

@@ -3,6 +3,7 @@ package org.skelda.core.line;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.electrics.BatteryAdvice;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.WorkView;
@@ -68,8 +69,18 @@ public record LineView(
             @Nullable String why,
             @Nullable String against) {}
 
-    /** @param value in {@code unit}, as are the limit and margin of each judgement; @param others beside the nearest */
-    public record ReadingView(Mark mark, double value, String unit, Judgement judgement, List<Judgement> others) {}
+    /**
+     * @param value in {@code unit}, as are the limit and margin of each judgement
+     * @param others beside the nearest
+     * @param battery what to do with the battery whose volts these are; null when they are none's
+     */
+    public record ReadingView(
+            Mark mark,
+            double value,
+            String unit,
+            Judgement judgement,
+            List<Judgement> others,
+            @Nullable BatteryAdvice battery) {}
 
     /** @param opensAt when it opens by time alone; null when something must be done first */
     public record GateView(

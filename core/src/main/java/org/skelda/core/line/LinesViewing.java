@@ -14,6 +14,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.electrics.BatteryAdvice;
+import org.skelda.core.electrics.BatteryRule;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
@@ -27,6 +29,7 @@ import org.skelda.core.line.LineView.WaitView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.need.Need;
+import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
@@ -37,6 +40,7 @@ import org.skelda.core.procedure.Procedure;
  * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.
  */
 public final class LinesViewing {
+    private static final String AIR = "oat_c";
     private static final Set<WaitKind> AT_HAND =
             EnumSet.of(WaitKind.IDLE, WaitKind.APU_AT_HAND, WaitKind.UNITS_AT_HAND, WaitKind.ORDER);
 
@@ -154,7 +158,8 @@ public final class LinesViewing {
                                 reading.work().value(),
                                 reading.work().unit(),
                                 reading.work().judgement(),
-                                reading.work().others()),
+                                reading.work().others(),
+                                battery(line, reading.work().value())),
                 record.confirmed(),
                 record.deviation(),
                 because(ref),
@@ -191,6 +196,18 @@ public final class LinesViewing {
             case BEGUN -> LineState.BEGUN;
             case OPEN -> progress.need(ref) instanceof Need.NotNeeded ? LineState.NOT_NEEDED : LineState.OPEN;
         };
+    }
+
+    /** A battery is taken to be as cold as the air. */
+    private @Nullable BatteryAdvice battery(Line line, double loaded_v) {
+        BatteryRule rule =
+                line.kind() instanceof Measure measure ? measure.spec().battery() : null;
+        return rule == null
+                ? null
+                : BatteryAdvice.of(
+                        rule,
+                        loaded_v,
+                        progress.value(AIR).orElse(null) instanceof Value.Number(double air_c) ? (Double) air_c : null);
     }
 
     private GateView gate(GateState gate) {

@@ -2,6 +2,7 @@ package org.skelda.core.measure;
 
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.electrics.BatteryRule;
 
 /**
  * What a measured line expects. All values are in {@link #unit}.
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param cautionBelow under this value (exclusive) the reading is allowed with a caution; null when there is none
  * @param cautionAbove over this value (exclusive) the reading is allowed with a caution; null when there is none
  * @param source where the limit comes from, shown beside it
+ * @param battery what a battery whose volts these are must do; null when they are none's
  */
 public record MeasureSpec(
         String quantity,
@@ -27,7 +29,23 @@ public record MeasureSpec(
         @Nullable Double max,
         @Nullable Double cautionBelow,
         @Nullable Double cautionAbove,
-        String source) {
+        String source,
+        @Nullable BatteryRule battery) {
+
+    /** One that is no battery's. */
+    public MeasureSpec(
+            String quantity,
+            String unit,
+            int decimals,
+            double possibleMin,
+            double possibleMax,
+            @Nullable Double min,
+            @Nullable Double max,
+            @Nullable Double cautionBelow,
+            @Nullable Double cautionAbove,
+            String source) {
+        this(quantity, unit, decimals, possibleMin, possibleMax, min, max, cautionBelow, cautionAbove, source, null);
+    }
 
     /** @throws IllegalArgumentException when the bounds contradict each other, naming which */
     public MeasureSpec {
@@ -112,7 +130,8 @@ public record MeasureSpec(
                         lowered(max, by),
                         lowered(cautionBelow, by),
                         lowered(cautionAbove, by),
-                        source);
+                        source,
+                        battery);
     }
 
     private static @Nullable Double lowered(@Nullable Double limit, double by) {

@@ -55,7 +55,8 @@ final class PackLines {
         return Duration.ofMillis(Math.round(millis));
     }
 
-    static MeasureSpec measure(JsonNode node) {
+    /** @param start of the same document, for a battery that starts an engine; missing when it has none */
+    static MeasureSpec measure(JsonNode node, JsonNode start) {
         return new MeasureSpec(
                 text(node, "quantity"),
                 text(node, "unit"),
@@ -66,7 +67,8 @@ final class PackLines {
                 number(node, "max"),
                 number(node, "cautionBelow"),
                 number(node, "cautionAbove"),
-                text(node, "source"));
+                text(node, "source"),
+                node.has("battery") ? PackBattery.rule(node, start) : null);
     }
 
     static PanelMap map(String id, JsonNode node) {

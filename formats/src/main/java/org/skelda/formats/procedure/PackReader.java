@@ -243,7 +243,8 @@ public final class PackReader {
             Conditions language) {
         List<InvalidPack.Finding> wrong = new ArrayList<>();
         Map<String, ClockSpec> clocks = each(source, tree, "clocks", wrong, PackLines::clock);
-        Map<String, MeasureSpec> measures = each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node));
+        Map<String, MeasureSpec> measures =
+                each(source, tree, "measures", wrong, (_, node) -> PackLines.measure(node, tree.path("start")));
         Map<String, PanelMap> maps = each(source, tree, "maps", wrong, PackLines::map);
         Map<String, Control> controls = each(source, tree, "controls", wrong, PackLines::control);
         Map<String, TypeSheet.Modification> fitted = new LinkedHashMap<>();

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.skelda.core.electrics.BatteryRule;
 import org.skelda.core.kind.Gate;
 import org.skelda.core.procedure.Plan;
 
@@ -130,6 +131,27 @@ class PackReaderTest {
             assertThat(finding.path()).isEqualTo("/measures/battery-volts-apu");
             assertThat(finding.message()).contains("outside what is possible");
         });
+    }
+
+    @Test
+    void aBatteryHasWhatItsTaskNeedsOrIsRefused() {
+        BatteryRule apu = ShippedPacks.plan(type, procedures)
+                .type()
+                .measures()
+                .get("battery-volts-apu")
+                .battery();
+        // source: the fleet's tables, Havern 2M
+        assertThat(apu.min_v()).isEqualTo(23.2);
+        assertThat(apu.dip()).isNull();
+        assertThat(findings(type.replace("battery: {for: apu-start}", "battery: {for: engine-start}"), procedures))
+                .singleElement()
+                .asString()
+                .contains("/measures/battery-volts-apu")
+                .contains("a battery that starts an engine needs 'start/battery' and 'start/dip'");
+        assertThat(findings(type.replace("    min: 23.2\n", ""), procedures))
+                .anySatisfy(finding -> assertThat(finding.toString()).contains("a battery needs 'min'"));
+        assertThat(findings(type.replace("battery: {for: apu-start}", "battery: {for: tea}"), procedures))
+                .isNotEmpty();
     }
 
     @Test

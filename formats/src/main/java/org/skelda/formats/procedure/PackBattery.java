@@ -1,0 +1,51 @@
+package org.skelda.formats.procedure;
+
+import java.time.Duration;
+import org.jspecify.annotations.Nullable;
+import org.skelda.core.electrics.BatteryRule;
+import org.skelda.formats.kind.KindReader;
+import tools.jackson.databind.JsonNode;
+
+/** What a measure tells of the battery whose volts it is. */
+final class PackBattery {
+    private static final double PERCENT = 100;
+
+    private PackBattery() {}
+
+    /**
+     * @param measure the measure's node; its least volts are the battery's
+     * @param start of the same document; missing when the type has none
+     * @throws IllegalArgumentException when what the task needs is not there
+     */
+    static BatteryRule rule(JsonNode measure, JsonNode start) {
+        JsonNode battery = measure.path("battery");
+        if (!measure.has("min")) {
+            throw new IllegalArgumentException("a battery needs 'min': the least volts for what it must do");
+        }
+        BatteryRule.Task task =
+                KindReader.word(BatteryRule.Task.class, battery.path("for").asString());
+        return new BatteryRule(
+                task,
+                measure.path("min").doubleValue(),
+                battery.has("charge_min")
+                        ? Duration.ofMinutes(battery.path("charge_min").longValue())
+                        : null,
+                task == BatteryRule.Task.ENGINE_START ? dip(start) : null,
+                measure.path("source").asString());
+    }
+
+    private static BatteryRule.@Nullable Dip dip(JsonNode start) {
+        JsonNode battery = start.path("battery");
+        JsonNode dip = start.path("dip");
+        if (battery.isMissingNode() || dip.isMissingNode()) {
+            throw new IllegalArgumentException("a battery that starts an engine needs 'start/battery' and 'start/dip'");
+        }
+        return new BatteryRule.Dip(
+                battery.path("newAt25_mohm").doubleValue(),
+                battery.path("growsPerDegreeBelow25_pct").doubleValue() / PERCENT,
+                battery.path("full_v").doubleValue(),
+                battery.path("standstill_a").doubleValue(),
+                dip.path("caution_v").doubleValue(),
+                dip.path("stop_v").doubleValue());
+    }
+}

@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest';
+import { advised, judged } from './batteryWords';
+
+describe('what is told of a battery', () => {
+  it('shows each number with its limit and the margin to it', () => {
+    expect(judged({ name: 'Loaded volts', value: 24.6, limit: 23.9, margin: 0.7, unit: 'V' })).toBe(
+      'Loaded volts 24.6 V: 0.70 V over 23.9 V',
+    );
+    expect(judged({ name: 'Expected dip', value: 14.61, limit: 16.8, margin: -2.19, unit: 'V' })).toBe(
+      'Expected dip 14.6 V: 2.19 V under 16.8 V',
+    );
+  });
+
+  it('names what is to be done', () => {
+    expect(advised('GROUND_POWER')).toBe('Ground power');
+    expect(advised('NOT_DECIDED')).toBe('Not decided');
+  });
+});
