@@ -116,6 +116,13 @@ public record Units(
         return then.at(at);
     }
 
+    /** Whether an alignment was begun in this departure. */
+    public boolean isBegun() {
+        return told.stream()
+                .flatMap(one -> one.what().events().stream())
+                .anyMatch(UnitEvent.SwitchedOn.class::isInstance);
+    }
+
     /** Every number. */
     public List<Integer> numbers() {
         return IntStream.rangeClosed(1, units.size()).boxed().toList();

@@ -68,12 +68,14 @@ public record UnitsOfLines(Units units, boolean read) {
 
     /** That they were moved, when the aircraft begins to move and a count runs; empty when a feed tells it. */
     public Optional<UnitFact> moved(Instant at) {
+        UnitEvent moved = new UnitEvent.Moved(at);
         List<Integer> counting = units.numbers().stream()
                 .filter(number -> units.at(at).get(number - 1).phase() == InertialUnit.Phase.ALIGNING)
+                .filter(number -> units.units().get(number - 1).refusal(moved) == null)
                 .toList();
         return read || counting.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new UnitFact.UnitsTold(counting, List.of(new UnitEvent.Moved(at))));
+                : Optional.of(new UnitFact.UnitsTold(counting, List.of(moved)));
     }
 
     private boolean isSeen(UnitTap tap, Instant at) {

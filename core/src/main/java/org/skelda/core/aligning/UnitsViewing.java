@@ -63,7 +63,10 @@ public final class UnitsViewing {
     }
 
     private UnitsView view(Beside beside) {
-        Realignment.Advice advice = profile.realignment().advice(day(beside.day()));
+        // What has been begun is not advised once more.
+        Realignment.Advice advice = all.isBegun() && !any(Phase.OFF)
+                ? new Realignment.Advice(Realignment.Kind.NONE, List.of(), List.of(), profile.source())
+                : profile.realignment().advice(day(beside.day()));
         Optional<Duration> takes = takes(profile, all.stand());
         Says says = says(advice, takes.orElse(null), beside);
         return new UnitsView(
@@ -256,8 +259,8 @@ public final class UnitsViewing {
     private Says navigating(Realignment.Advice advice) {
         return switch (advice.kind()) {
             case QUICK -> Says.now("A quick alignment is wanted", reasons(advice), UnitTap.OFF, all.numbers());
-            // One that was done since is not asked for again.
-            case FULL, NONE, NOT_DECIDED -> Says.now("Inertial units navigate", null, null, List.of());
+            case FULL -> Says.now("A full alignment is wanted", reasons(advice), UnitTap.OFF, all.numbers());
+            case NONE, NOT_DECIDED -> Says.now("Inertial units navigate", null, null, List.of());
         };
     }
 

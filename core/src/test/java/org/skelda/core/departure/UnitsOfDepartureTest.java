@@ -335,6 +335,26 @@ class UnitsOfDepartureTest {
     }
 
     @Test
+    void unitsThatNavigateAreAskedForWhatTheDayNeedsAndNotOnceMoreAfterIt() {
+        for (DayFact fact : List.of(DayFact.FIRST_FLIGHT_OF_DAY, DayFact.CREW_CHANGED, DayFact.ROUTE_WITHOUT_AIDS)) {
+            log.accept(TestLog.CAPTAIN, Ask.of(new FactAsk.GiveFact(fact.id(), new Value.YesNo(false), "")));
+        }
+        tells(UnitTap.NAVIGATES, null);
+        assertThat(view().says()).isEqualTo("Inertial units navigate");
+        log.accept(TestLog.CAPTAIN, Ask.of(new FactAsk.GiveFact(DayFact.CREW_CHANGED.id(), new Value.YesNo(true), "")));
+        assertThat(view().says()).isEqualTo("A full alignment is wanted");
+        assertThat(view().next()).isEqualTo(UnitTap.OFF);
+        tells(UnitTap.OFF, null);
+        pass(30);
+        tells(UnitTap.ON, null);
+        tells(UnitTap.POSITION, view().stand());
+        pass(800);
+        tells(UnitTap.NAVIGATION, null);
+        assertThat(view().says()).isEqualTo("Inertial units navigate");
+        assertThat(view().advice().kind()).isEqualTo(Realignment.Kind.NONE);
+    }
+
+    @Test
     void aboveTheHighestLatitudeTheyDoNotAlign() {
         log = new TestLog(PLAN, 79);
         log.accept(
