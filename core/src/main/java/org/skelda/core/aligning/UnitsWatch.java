@@ -147,27 +147,36 @@ public final class UnitsWatch {
         if (Double.isNaN(shown.left_s()) || unit.phase() != Phase.ALIGNING) {
             return;
         }
-        double expected_s = seconds(Duration.between(at, unit.counted().orElse(at)));
-        double longer_s = shown.left_s() - Math.max(0, expected_s);
+        double longer_s = longer_s();
         if (longer_s > (shown.moving() == Switch.ON ? MOVED_COUNT_s : SAME_COUNT_s)) {
-            InertialUnit anew = unit.step(new UnitEvent.Moved(at));
-            double since_s = seconds(anew.needs()) - shown.left_s();
-            Instant began = at.minusMillis(Math.round(Math.max(0, since_s) * 1000));
-            Instant earliest = unit.since().isAfter(unit.given()) ? unit.since() : unit.given();
-            boolean forgot = shown.position() == null
-                    && shown.entered() == null
-                    && (unit.position() != null || unit.entered() != null);
-            if (forgot) {
-                tell(new UnitEvent.SwitchedOff(at, where()));
-                tell(new UnitEvent.SwitchedOn(at, stand.latitude_deg()));
-            } else if (since_s >= -SAME_COUNT_s) {
-                tell(new UnitEvent.Moved(began.isBefore(earliest) ? earliest : began));
-            } else {
-                found(Phase.ALIGNING, left());
-            }
-        } else if (longer_s < -SAME_COUNT_s) {
+            begunAnew();
+        }
+        // What nothing explains is taken as it is shown.
+        if (Math.abs(longer_s()) > SAME_COUNT_s && shown.moving() != Switch.ON) {
             found(Phase.ALIGNING, left());
         }
+    }
+
+    /** By how much what is left is longer than what is expected, s. */
+    private double longer_s() {
+        Instant counted = unit.counted().orElse(at);
+        return shown.left_s() - Math.max(0, seconds(Duration.between(at, counted)));
+    }
+
+    /** A count that is longer than expected: the unit was switched off and on between two readings, or moved. */
+    private void begunAnew() {
+        boolean forgot = shown.position() == null
+                && shown.entered() == null
+                && (unit.position() != null || unit.entered() != null);
+        if (forgot) {
+            tell(new UnitEvent.SwitchedOff(at, where()));
+            tell(new UnitEvent.SwitchedOn(at, stand.latitude_deg()));
+            return;
+        }
+        double since_s = seconds(unit.step(new UnitEvent.Moved(at)).needs()) - shown.left_s();
+        Instant began = at.minusMillis(Math.round(Math.max(0, since_s) * 1000));
+        Instant earliest = unit.since().isAfter(unit.given()) ? unit.since() : unit.given();
+        tell(new UnitEvent.Moved(began.isBefore(earliest) ? earliest : began));
     }
 
     private Duration left() {
