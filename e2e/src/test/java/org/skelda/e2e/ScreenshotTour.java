@@ -61,6 +61,13 @@ class ScreenshotTour {
         apu.turn("Generator", "OFF", "ON");
         apu.desk().getByText("Its generator alone carries the buses").waitFor();
         take(desk.page(), "apu");
+        apu.close();
+        UnitsOfDesk units = UnitsOfDesk.over(desk);
+        units.press("ALIGN");
+        units.says("Enter the position");
+        units.type("Type into it", "71 51.6 N 008 06.0 E", "Enter");
+        units.says("ask for the position again");
+        take(desk.page(), "alignment");
     }
 
     /** Taking a seat; three altimeters that do not agree; a finding outside. */
@@ -144,7 +151,7 @@ class ScreenshotTour {
         take(desk.page(), "start-tapped");
     }
 
-    /** A start on track by day, a hot one by night, and the steps after its cut. */
+    /** A start on track by day, and a hot one by night. */
     private static void start(Browsers browsers, TestServer server) {
         DeskOfDeparture desk = CrewMember.signIn(browsers, server, "Eir Strand").open("305");
         StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft().wrong("hot");
@@ -157,10 +164,6 @@ class ScreenshotTour {
         start.press("f");
         start.waitForCall("CUT_FUEL", 20);
         desk.page().screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("start-cut-night.png")));
-        start.press("f");
-        theme(desk.page(), "Day");
-        TestServer.pause(12_000);
-        take(desk.page(), "start-after-cut");
     }
 
     private static void replay(Browsers browsers, TestServer server) {
