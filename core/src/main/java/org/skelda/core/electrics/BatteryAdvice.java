@@ -71,7 +71,7 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, Strin
         if (battery_c == null) {
             return new BatteryAdvice(
                     Kind.NOT_DECIDED,
-                    "Charged, which is not yet enough: how cold the battery is is not known, and so not how far it dips.",
+                    "Charged, not yet enough: how cold the battery is, and so how far it dips, is not known.",
                     numbers,
                     rule.source());
         }
