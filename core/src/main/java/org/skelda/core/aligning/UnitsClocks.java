@@ -1,35 +1,20 @@
 package org.skelda.core.aligning;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialUnit;
 import org.skelda.core.alignment.InertialUnit.Phase;
+import org.skelda.core.clock.StateClock;
 
 /** The clocks that the inertial units' own state starts: no line does, and no hand stops them. */
 public final class UnitsClocks {
     private UnitsClocks() {}
 
-    /**
-     * One of them.
-     *
-     * @param releases what its end allows
-     * @param note what must or must not happen meanwhile; null when nothing
-     */
-    public record Running(
-            String id,
-            String label,
-            String releases,
-            @Nullable String note,
-            Instant from,
-            Duration duration) {}
-
     /** Those that run, or have run out in the phase that lasts; units that count together have one. */
-    public static List<Running> of(Units units, Instant at) {
+    public static List<StateClock> of(Units units, Instant at) {
         Map<Instant, List<Integer>> aligning = new TreeMap<>();
         Map<Instant, List<Integer>> storing = new TreeMap<>();
         List<InertialUnit> now = units.at(at);
@@ -40,10 +25,10 @@ public final class UnitsClocks {
                 of.computeIfAbsent(unit.since(), _ -> new ArrayList<>()).add(number);
             }
         }
-        List<Running> all = new ArrayList<>();
+        List<StateClock> all = new ArrayList<>();
         aligning.forEach((since, numbers) -> {
             InertialUnit unit = now.get(numbers.getFirst() - 1);
-            all.add(new Running(
+            all.add(new StateClock(
                     "inertial-align-" + numbers.getFirst(),
                     (unit.quick() ? "Quick alignment" : "Alignment") + of(numbers, units),
                     "navigation mode",
@@ -51,7 +36,7 @@ public final class UnitsClocks {
                     since,
                     unit.needs()));
         });
-        storing.forEach((since, numbers) -> all.add(new Running(
+        storing.forEach((since, numbers) -> all.add(new StateClock(
                 "inertial-off-" + numbers.getFirst(),
                 "Inertial units storing" + of(numbers, units),
                 "their power may go",
@@ -64,6 +49,6 @@ public final class UnitsClocks {
     private static String of(List<Integer> numbers, Units units) {
         return numbers.size() == units.units().size()
                 ? ""
-                : ", " + UnitsViewing.name(numbers).substring("Inertial ".length());
+                : ", " + UnitsWords.name(numbers).substring("Inertial ".length());
     }
 }

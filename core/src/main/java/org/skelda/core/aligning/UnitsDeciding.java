@@ -20,7 +20,6 @@ import org.skelda.core.log.Refusal;
 
 /** Decides what the crew tells of inertial units. What can not be is refused, with its reason; nothing is corrected. */
 public final class UnitsDeciding {
-    private static final Duration LATEST_NEWS = Duration.ofMinutes(15);
     private static final int LONGEST_CODE = 12;
 
     private final Units all;
@@ -62,12 +61,10 @@ public final class UnitsDeciding {
             return nothing("There is no inertial unit " + unknown.get() + ": this type has "
                     + all.units().size() + ".");
         }
-        // A device's clock runs a little ahead now and then; a tap is never later than its acceptance.
-        Instant at = ask.tappedAt().isAfter(grounds.at()) ? grounds.at() : ask.tappedAt();
-        if (at.isBefore(grounds.at().minus(LATEST_NEWS))) {
-            return Decision.refused(
-                    new Refusal.ImpossibleTime(ask.tappedAt(), grounds.at().minus(LATEST_NEWS), grounds.at()));
-        }
+        return grounds.tapped(ask.tappedAt(), at -> tell(ask, numbers, at));
+    }
+
+    private Decision<UnitFact> tell(UnitAsk.TellUnits ask, List<Integer> numbers, Instant at) {
         Position typed = null;
         if (ask.tap().needsPosition()) {
             try {
@@ -167,14 +164,8 @@ public final class UnitsDeciding {
         if (newest == null) {
             return nothing("There is nothing that the crew told of the inertial units last.");
         }
-        String reason = ask.reason() == null || ask.reason().isBlank()
-                ? null
-                : ask.reason().strip();
-        if (!grounds.isOwn(newest.by()) && reason == null) {
-            return Decision.refused(
-                    new Refusal.ReasonMissing("taking back what " + newest.by().name() + " told"));
-        }
-        return grounds.accept(new UnitFact.UnitsUntold(reason));
+        return grounds.takingBack(
+                newest.by(), ask.reason(), reason -> grounds.accept(new UnitFact.UnitsUntold(reason)));
     }
 
     private static Decision<UnitFact> nothing(String what) {

@@ -33,13 +33,10 @@ public enum UnitTap {
         return switch (this) {
             case ON -> unit.phase() == Phase.ALIGNING || unit.phase() == Phase.NAVIGATING;
             case POSITION -> unit.position() != null && ON.seenIn(unit);
-            case NAVIGATION, NAVIGATES -> unit.phase() == Phase.NAVIGATING;
+            case NAVIGATION -> unit.phase() == Phase.NAVIGATING;
             case QUICK -> unit.quick() && ON.seenIn(unit);
-            case OFF, POWER_GONE -> !ON.seenIn(unit);
-            case ASKS_AGAIN -> unit.entered() != null;
-            case MOVED -> unit.restarts() > 0;
-            case CODE -> unit.code() != null;
-            case CODE_CLEARED -> unit.code() == null;
+            case OFF -> !ON.seenIn(unit);
+            case ASKS_AGAIN, MOVED, CODE, CODE_CLEARED, POWER_GONE, NAVIGATES -> false; // No line tells these.
         };
     }
 

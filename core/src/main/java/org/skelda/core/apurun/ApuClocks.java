@@ -4,44 +4,31 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apu.ApuRule;
+import org.skelda.core.clock.StateClock;
 
 /** The clocks that an APU's own state starts: no line does, and no hand stops them. */
 public final class ApuClocks {
     private ApuClocks() {}
 
-    /**
-     * One of them.
-     *
-     * @param releases what its end allows
-     * @param note what must or must not happen meanwhile; null when nothing
-     */
-    public record Running(
-            String id,
-            String label,
-            String releases,
-            @Nullable String note,
-            Instant from,
-            Duration duration) {}
-
     /** Those that run, or have run out in the phase that lasts. @param at the time asked about */
-    public static List<Running> of(ApuProfile profile, Apu apu, Instant at) {
+    public static List<StateClock> of(ApuProfile profile, Apu apu, Instant at) {
         ApuRule rule = profile.rule();
-        List<Running> all = new ArrayList<>();
+        List<StateClock> all = new ArrayList<>();
         if (apu.phase() == Phase.POWERED && !apu.run().readySeen()) {
-            all.add(new Running("apu-ready", "APU self-test and door", "APU start", null, apu.since(), rule.ready()));
+            all.add(new StateClock(
+                    "apu-ready", "APU self-test and door", "APU start", null, apu.since(), rule.ready()));
         }
         Instant settling = apu.run().settling();
         if (apu.phase() == Phase.STARTING && settling != null) {
-            all.add(new Running("apu-settling", "APU settling", "APU available", null, settling, rule.settles()));
+            all.add(new StateClock("apu-settling", "APU settling", "APU available", null, settling, rule.settles()));
         }
         Instant available = apu.run().availableAt();
         if (apu.phase() == Phase.AVAILABLE && available != null) {
-            all.add(new Running(
+            all.add(new StateClock(
                     "apu-air",
                     "APU warming through",
                     "bleed air allowed",
@@ -52,11 +39,11 @@ public final class ApuClocks {
         Instant off = apu.run().airOffAt();
         boolean cools = apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING;
         if (cools && off != null && !apu.run().bleed()) {
-            all.add(new Running(
+            all.add(new StateClock(
                     "apu-cool-down", "APU cool-down", "APU stops", "Batteries stay ON.", off, rule.coolDown()));
         }
         if (apu.phase() == Phase.STOPPED) {
-            all.add(new Running(
+            all.add(new StateClock(
                     "apu-batteries",
                     "APU door closing",
                     "batteries may go off",
@@ -68,7 +55,7 @@ public final class ApuClocks {
         Instant rested = apu.tries().restedAt(rule).orElse(at);
         boolean starts = apu.phase() == Phase.OFF || apu.phase() == Phase.POWERED || apu.phase() == Phase.STOPPED;
         if (starts && failed != null && at.isBefore(rested)) {
-            all.add(new Running(
+            all.add(new StateClock(
                     "apu-rest",
                     "APU resting after a start that failed",
                     "another APU start",

@@ -1,7 +1,5 @@
 package org.skelda.core.apurun;
 
-import java.time.Duration;
-import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.ApuEvent;
 import org.skelda.core.apu.ApuTap;
@@ -14,7 +12,6 @@ import org.skelda.core.measure.OutOfRange;
 
 /** Decides what the crew tells of an APU. What can not be is refused, with its reason; nothing is corrected. */
 public final class ApuDeciding {
-    private static final Duration LATEST_NEWS = Duration.ofMinutes(15);
     private static final double COLDEST_C = -60;
     private static final double HOTTEST_C = 1400;
 
@@ -55,15 +52,11 @@ public final class ApuDeciding {
         if (ask.tap() == ApuTap.STOPPED_ITSELF && ask.why() == null) {
             return Decision.refused(new Refusal.ReasonMissing("an APU that stopped itself"));
         }
-        // A device's clock runs a little ahead now and then; a tap is never later than its acceptance.
-        Instant at = ask.tappedAt().isAfter(grounds.at()) ? grounds.at() : ask.tappedAt();
-        if (at.isBefore(grounds.at().minus(LATEST_NEWS))) {
-            return Decision.refused(
-                    new Refusal.ImpossibleTime(ask.tappedAt(), grounds.at().minus(LATEST_NEWS), grounds.at()));
-        }
-        ApuEvent event = ask.tap().event(at, ask.why());
-        String impossible = history.apu().refusal(event);
-        return impossible != null ? nothing("APU: " + impossible) : grounds.accept(new ApuFact.ApuTold(event));
+        return grounds.tapped(ask.tappedAt(), at -> {
+            ApuEvent event = ask.tap().event(at, ask.why());
+            String impossible = history.apu().refusal(event);
+            return impossible != null ? nothing("APU: " + impossible) : grounds.accept(new ApuFact.ApuTold(event));
+        });
     }
 
     private Decision<ApuFact> untell(ApuAsk.UntellApu ask) {
@@ -71,14 +64,7 @@ public final class ApuDeciding {
         if (newest == null) {
             return nothing("There is nothing that the crew told of the APU last.");
         }
-        String reason = ask.reason() == null || ask.reason().isBlank()
-                ? null
-                : ask.reason().strip();
-        if (!grounds.isOwn(newest.by()) && reason == null) {
-            return Decision.refused(
-                    new Refusal.ReasonMissing("taking back what " + newest.by().name() + " told"));
-        }
-        return grounds.accept(new ApuFact.ApuUntold(reason));
+        return grounds.takingBack(newest.by(), ask.reason(), reason -> grounds.accept(new ApuFact.ApuUntold(reason)));
     }
 
     private Decision<ApuFact> type(ApuAsk.TypeApuPeak ask) {

@@ -1,4 +1,4 @@
-package org.skelda.core.procedure;
+package org.skelda.core.clock;
 
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;

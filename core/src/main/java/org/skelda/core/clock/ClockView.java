@@ -1,7 +1,10 @@
-package org.skelda.core.line;
+package org.skelda.core.clock;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
 
@@ -22,6 +25,14 @@ public record ClockView(
         Duration duration,
         Instant opensAt,
         boolean elapsed) {
+    private static final Comparator<ClockView> SOONEST_FIRST = Comparator.comparing(ClockView::elapsed)
+            .thenComparing(ClockView::opensAt)
+            .thenComparing(ClockView::id);
+
+    /** Clocks of every origin in one list: the one that opens soonest first, then those that have run out. */
+    public static List<ClockView> inOrder(Stream<ClockView> clocks) {
+        return clocks.sorted(SOONEST_FIRST).toList();
+    }
 
     /**
      * The time that a clock leaves.

@@ -1,4 +1,4 @@
-package org.skelda.core.line;
+package org.skelda.core.clock;
 
 import java.time.Duration;
 import java.time.Instant;

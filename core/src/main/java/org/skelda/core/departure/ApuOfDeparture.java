@@ -1,9 +1,6 @@
 package org.skelda.core.departure;
 
 import java.time.Instant;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.ApuProfile;
@@ -11,10 +8,8 @@ import org.skelda.core.apurun.ApuClocks;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.apurun.ApuViewing;
-import org.skelda.core.kind.Measure;
-import org.skelda.core.line.ClockView;
+import org.skelda.core.clock.ClockView;
 import org.skelda.core.line.Progress;
-import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Names;
 
@@ -35,7 +30,9 @@ final class ApuOfDeparture {
                         apu,
                         apu.isRead(departure.feed()),
                         !isElseCarried(departure, progress),
-                        fuel_kg(profile, progress),
+                        profile.tank() == null
+                                ? null
+                                : progress.reading(profile.tank()).orElse(null),
                         at);
     }
 
@@ -46,46 +43,12 @@ final class ApuOfDeparture {
                         .isPresent();
     }
 
-    private static @Nullable Double fuel_kg(ApuProfile profile, Progress progress) {
-        MeasureSpec tank = profile.tank() == null
-                ? null
-                : progress.plan().type().measures().get(profile.tank());
-        return tank == null
-                ? null
-                : progress.plan().lines().entrySet().stream()
-                        .filter(entry -> entry.getValue().kind() instanceof Measure measure
-                                && measure.spec().equals(tank))
-                        .flatMap(entry -> Optional.ofNullable(
-                                progress.lines().line(entry.getKey()).reading())
-                                .stream())
-                        .map(reading -> reading.work().value())
-                        .findFirst()
-                        .orElse(null);
-    }
-
-    /** Its clocks among those of the lines, the one that opens soonest first. */
-    static List<ClockView> with(List<ClockView> lines, Departure departure, Instant at) {
+    /** The clocks that its state starts; none where the type has no APU. */
+    static Stream<ClockView> clocks(Departure departure, Instant at) {
         ApuProfile profile = departure.plan().type().apu();
         ApuHistory apu = departure.apu();
-        if (profile == null || apu == null) {
-            return lines;
-        }
-        Stream<ClockView> own = ApuClocks.of(profile, apu.at(at), at).stream()
-                .map(clock -> new ClockView(
-                        clock.id(),
-                        clock.label(),
-                        clock.releases(),
-                        clock.note(),
-                        profile.source(),
-                        null,
-                        clock.from(),
-                        clock.duration(),
-                        clock.from().plus(clock.duration()),
-                        !at.isBefore(clock.from().plus(clock.duration()))));
-        return Stream.concat(lines.stream(), own)
-                .sorted(Comparator.comparing(ClockView::elapsed)
-                        .thenComparing(ClockView::opensAt)
-                        .thenComparing(ClockView::id))
-                .toList();
+        return profile == null || apu == null
+                ? Stream.of()
+                : ApuClocks.of(profile, apu.at(at), at).stream().map(clock -> clock.view(profile.source(), at));
     }
 }

@@ -3,7 +3,6 @@ package org.skelda.core.departure;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -16,12 +15,10 @@ import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.alignment.InertialUnit;
 import org.skelda.core.alignment.Realignment;
 import org.skelda.core.alignment.UnitTap;
+import org.skelda.core.clock.ClockView;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.kind.LineRef;
-import org.skelda.core.kind.Measure;
-import org.skelda.core.line.ClockView;
 import org.skelda.core.line.Progress;
-import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.Line;
@@ -66,47 +63,17 @@ final class UnitsOfDeparture {
         return progress.value(fact.id()).orElse(null) instanceof Value.Number(double value) ? (Double) value : null;
     }
 
-    /** The reading of a measure on any line; null when none was made. */
     private static @Nullable Double reading(Progress progress, @Nullable String measure) {
-        MeasureSpec spec =
-                measure == null ? null : progress.plan().type().measures().get(measure);
-        return spec == null
-                ? null
-                : progress.plan().lines().entrySet().stream()
-                        .filter(entry -> entry.getValue().kind() instanceof Measure read
-                                && read.spec().equals(spec))
-                        .flatMap(entry -> Optional.ofNullable(
-                                progress.lines().line(entry.getKey()).reading())
-                                .stream())
-                        .map(read -> read.work().value())
-                        .findFirst()
-                        .orElse(null);
+        return measure == null ? null : progress.reading(measure).orElse(null);
     }
 
-    /** Their clocks among the others, the one that opens soonest first. */
-    static List<ClockView> with(List<ClockView> others, Departure departure, Instant at) {
+    /** The clocks that their state starts; none where the type has no such units. */
+    static Stream<ClockView> clocks(Departure departure, Instant at) {
         InertialProfile profile = departure.plan().type().inertial();
         Units units = departure.units();
-        if (profile == null || units == null) {
-            return others;
-        }
-        Stream<ClockView> own = UnitsClocks.of(units, at).stream()
-                .map(clock -> new ClockView(
-                        clock.id(),
-                        clock.label(),
-                        clock.releases(),
-                        clock.note(),
-                        profile.source(),
-                        null,
-                        clock.from(),
-                        clock.duration(),
-                        clock.from().plus(clock.duration()),
-                        !at.isBefore(clock.from().plus(clock.duration()))));
-        return Stream.concat(others.stream(), own)
-                .sorted(Comparator.comparing(ClockView::elapsed)
-                        .thenComparing(ClockView::opensAt)
-                        .thenComparing(ClockView::id))
-                .toList();
+        return profile == null || units == null
+                ? Stream.of()
+                : UnitsClocks.of(units, at).stream().map(clock -> clock.view(profile.source(), at));
     }
 
     /** The time that the alignment leaves before off-block; empty when none is under way or still to come. */

@@ -9,12 +9,12 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.aligning.UnitsView;
 import org.skelda.core.apurun.ApuView;
+import org.skelda.core.clock.ClockView;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactView;
 import org.skelda.core.kind.LineRef;
-import org.skelda.core.line.ClockView;
 import org.skelda.core.line.GroundViewing;
 import org.skelda.core.line.Held;
 import org.skelda.core.line.LinesViewing;
@@ -50,8 +50,9 @@ public final class Viewing {
         List<ProcedureView> procedures = lines.procedures();
         ApuView apu = ApuOfDeparture.view(departure, progress, at);
         UnitsView units = UnitsOfDeparture.view(departure, progress, at);
-        List<ClockView> clocks =
-                UnitsOfDeparture.with(ApuOfDeparture.with(lines.clocks(), departure, at), departure, at);
+        List<ClockView> clocks = ClockView.inOrder(
+                Stream.of(lines.clocks(), ApuOfDeparture.clocks(departure, at), UnitsOfDeparture.clocks(departure, at))
+                        .flatMap(clocksOf -> clocksOf));
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()

@@ -3,6 +3,7 @@ package org.skelda.core.line;
 import java.util.List;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
+import org.skelda.core.clock.RunningClock;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;

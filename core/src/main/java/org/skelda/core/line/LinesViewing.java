@@ -12,7 +12,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.clock.ClockSpec;
+import org.skelda.core.clock.ClockView;
+import org.skelda.core.clock.RunningClock;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.electrics.BatteryAdvice;
 import org.skelda.core.electrics.BatteryRule;
@@ -31,7 +35,6 @@ import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
-import org.skelda.core.procedure.ClockSpec;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.Procedure;
@@ -254,27 +257,22 @@ public final class LinesViewing {
         return progress.plan().procedure(procedure).map(Procedure::title).orElse(procedure);
     }
 
-    /** Every running clock, the one that opens soonest first; then those that have run out. */
-    public List<ClockView> clocks() {
-        return progress.lines().clocks().values().stream()
-                .map(clock -> {
-                    ClockSpec spec = spec(clock.clock());
-                    return new ClockView(
-                            spec.id(),
-                            spec.label(),
-                            spec.releases(),
-                            spec.note(),
-                            spec.source(),
-                            clock.by(),
-                            clock.startedAt(),
-                            clock.duration(),
-                            clock.opensAt(),
-                            clock.elapsedAt(at));
-                })
-                .sorted(Comparator.comparing(ClockView::elapsed)
-                        .thenComparing(ClockView::opensAt)
-                        .thenComparing(ClockView::id))
-                .toList();
+    /** The clocks that lines have started. */
+    public Stream<ClockView> clocks() {
+        return progress.lines().clocks().values().stream().map(clock -> {
+            ClockSpec spec = spec(clock.clock());
+            return new ClockView(
+                    spec.id(),
+                    spec.label(),
+                    spec.releases(),
+                    spec.note(),
+                    spec.source(),
+                    clock.by(),
+                    clock.startedAt(),
+                    clock.duration(),
+                    clock.opensAt(),
+                    clock.elapsedAt(at));
+        });
     }
 
     /**

@@ -10,6 +10,7 @@ import org.skelda.core.aligning.UnitsOfLines;
 import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuOfLines;
+import org.skelda.core.clock.RunningClock;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
@@ -17,6 +18,7 @@ import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Memory;
 import org.skelda.core.kind.Start;
+import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
@@ -87,6 +89,19 @@ public record Progress(
         }
         TypeSheet.Modification modification = plan.type().fitted().get(name);
         return modification != null ? Optional.of(new Value.YesNo(modification.fitted())) : known.value(name);
+    }
+
+    /**
+     * What was read of a measure of the type, on whichever line reads it; empty when nobody has. @param measure its id
+     */
+    public Optional<Double> reading(String measure) {
+        MeasureSpec spec = plan.type().measures().get(measure);
+        return plan.lines().entrySet().stream()
+                .filter(entry -> entry.getValue().kind() instanceof Measure read
+                        && read.spec().equals(spec))
+                .flatMap(entry -> Optional.ofNullable(lines.line(entry.getKey()).reading()).stream())
+                .map(read -> read.work().value())
+                .findFirst();
     }
 
     /** What is known of the aircraft's state: by lines that are complete, engines that run, and what both tell. */

@@ -1,9 +1,12 @@
 package org.skelda.core.log;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Person;
 
 /**
@@ -17,6 +20,7 @@ import org.skelda.core.crew.Person;
  * @param touched for each subject the number of the newest event on it
  */
 public record Grounds(Person actor, boolean seated, Instant at, Instant doneAt, long seen, Map<String, Long> touched) {
+    private static final Duration LATEST_NEWS = Duration.ofMinutes(15);
 
     /** Goes on only for one who holds a seat. */
     public <E> Decision<E> seated(Supplier<Decision<E>> then) {
@@ -44,5 +48,31 @@ public record Grounds(Person actor, boolean seated, Instant at, Instant doneAt, 
 
     public boolean isOwn(Person by) {
         return by.id().equals(actor.id());
+    }
+
+    /**
+     * Goes on with the time of what a device told at {@code told}: never later than its acceptance, for a device's
+     * clock runs a little ahead now and then; refused when it is older than news may be.
+     */
+    public <E> Decision<E> tapped(Instant told, Function<Instant, Decision<E>> then) {
+        Instant earliest = at.minus(LATEST_NEWS);
+        return told.isBefore(earliest)
+                ? Decision.refused(new Refusal.ImpossibleTime(told, earliest, at))
+                : then.apply(told.isAfter(at) ? at : told);
+    }
+
+    /**
+     * Goes on with taking back what somebody told: one's own word without more, another's only with a reason.
+     *
+     * @param by who told it
+     * @param reason as it was typed; blank is none
+     * @param then given the reason, null when there is none
+     */
+    public <E> Decision<E> takingBack(
+            Person by, @Nullable String reason, Function<@Nullable String, Decision<E>> then) {
+        String given = reason == null || reason.isBlank() ? null : reason.strip();
+        return isOwn(by) || given != null
+                ? then.apply(given)
+                : Decision.refused(new Refusal.ReasonMissing("taking back what " + by.name() + " told"));
     }
 }

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
 
