@@ -29,6 +29,11 @@ export function AlignmentDesk() {
         loud={units.alarm ? 'act' : 'quiet'}
       />
       <div className={styles.columns}>
+        <div className={styles.told}>
+          {mine && !closed && !units.read && <UnitsTelling units={units} />}
+          {mine && !closed && !state.view.feed && state.sheet && <Attach />}
+          {mine && !closed && simulated && <SimulatedUnits units={units} />}
+        </div>
         <div>
           <UnitRows units={units} />
           <p className={styles.stand}>
@@ -38,11 +43,6 @@ export function AlignmentDesk() {
           <p className="small">
             Meanwhile: no towing, no engine start, no taking of power. Loading and fuelling are watched, not forbidden.
           </p>
-        </div>
-        <div>
-          {mine && !closed && !units.read && <UnitsTelling units={units} />}
-          {mine && !closed && !state.view.feed && state.sheet && <Attach />}
-          {mine && !closed && simulated && <SimulatedUnits units={units} />}
         </div>
       </div>
       <Announcer text={units.alarm ? units.says : ''} />

@@ -17,7 +17,7 @@ export function PositionEntry({ units, of }: { units: UnitsView; of: number[] })
     <form onSubmit={enter} className={styles.entry}>
       <TextInput
         label="Position as the units show it"
-        description={`Any usual writing: ${units.stand}, or 62.41 -10.82.`}
+        description={`Any usual writing: ${units.stand}, or ${units.standDecimals}.`}
         maxLength={60}
         autoComplete="off"
         spellCheck={false}

@@ -2,8 +2,7 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { useOneKey } from '../keys/useOneKey';
 import { useDeparture } from '../live/departureContext';
-import { DeskDialog } from '../ui/DeskDialog';
-import { ReasonForm } from '../ui/ReasonForm';
+import { TakeBack } from '../ui/TakeBack';
 import { PositionEntry } from './PositionEntry';
 import { which, type UnitsView, type UnitTap } from './unitsWords';
 import { useTellUnits, useUnitsNext } from './useUnitsNext';
@@ -13,7 +12,6 @@ import styles from './AlignmentDesk.module.css';
 export function UnitsTelling({ units }: { units: UnitsView }) {
   const { live, person } = useDeparture();
   const [unit, setUnit] = useState('');
-  const [asking, setAsking] = useState(false);
   const [code, setCode] = useState('');
   const next = useUnitsNext(units);
   const key = useOneKey(`${units.next ?? ''} ${units.nextFor.join()}`);
@@ -35,10 +33,6 @@ export function UnitsTelling({ units }: { units: UnitsView }) {
   const coded = of(units.offers.find((offer) => offer.tap === 'CODE')?.units ?? []);
   const positioned = of(units.offers.find((offer) => offer.tap === 'POSITION')?.units ?? []);
   const newest = units.newest;
-  const untell = (reason?: string) => {
-    setAsking(false);
-    void live.ask({ ask: 'UNTELL_UNITS', reason });
-  };
   return (
     <div className={styles.telling}>
       {next && (
@@ -93,21 +87,12 @@ export function UnitsTelling({ units }: { units: UnitsView }) {
         </form>
       )}
       {newest && (
-        <Button
-          classNames={{ root: styles.back, label: styles.words }}
-          onClick={() => (newest.by.id === person.id ? untell() : setAsking(true))}
-        >
-          Take back: {newest.words}
-        </Button>
-      )}
-      <DeskDialog opened={asking} close={() => setAsking(false)} title={`Take back: ${newest?.words ?? ''}`}>
-        <ReasonForm
-          presets={[]}
-          label="Why you take back your colleague's word"
-          submitLabel="Take back"
-          submit={untell}
+        <TakeBack
+          words={newest.words}
+          own={newest.by.id === person.id}
+          takeBack={(reason) => void live.ask({ ask: 'UNTELL_UNITS', reason })}
         />
-      </DeskDialog>
+      )}
     </div>
   );
 }

@@ -1,10 +1,9 @@
 import { Button, NativeSelect } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useDeparture } from '../live/departureContext';
+import { TakeBack } from '../ui/TakeBack';
 import { serverClock } from '../live/useServerNow';
 import { useOneKey } from '../keys/useOneKey';
-import { DeskDialog } from '../ui/DeskDialog';
-import { ReasonForm } from '../ui/ReasonForm';
 import { ApuPeak } from './ApuPeak';
 import type { ApuSheet, ApuTap, ApuView } from './apuWords';
 import styles from './ApuDesk.module.css';
@@ -12,7 +11,6 @@ import styles from './ApuDesk.module.css';
 /** An APU that nothing reads is told: what comes next under one key, everything else beside it. */
 export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | null }) {
   const { live, person } = useDeparture();
-  const [asking, setAsking] = useState(false);
   const next = apu.offers.find((offer) => offer.tap === apu.next && !offer.warning);
   const key = useOneKey(next?.tap);
   const tell = (tap: ApuTap, why?: ApuSheet['stops'][number]['why']) => {
@@ -22,10 +20,6 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
   const others = apu.offers.filter((offer) => offer !== next && offer.tap !== 'STOPPED_ITSELF');
   const stops = apu.offers.some((offer) => offer.tap === 'STOPPED_ITSELF');
   const newest = apu.newest;
-  const untell = (reason?: string) => {
-    setAsking(false);
-    void live.ask({ ask: 'UNTELL_APU', reason });
-  };
   const main = useRef<HTMLButtonElement>(null);
   // The button of the one key has the focus.
   useEffect(() => {
@@ -74,18 +68,12 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
       )}
       <ApuPeak apu={apu} done={() => main.current?.focus()} />
       {newest && (
-        <Button className={styles.back} onClick={() => (newest.by.id === person.id ? untell() : setAsking(true))}>
-          Take back: {newest.words}
-        </Button>
-      )}
-      <DeskDialog opened={asking} close={() => setAsking(false)} title={`Take back: ${newest?.words ?? ''}`}>
-        <ReasonForm
-          presets={[]}
-          label="Why you take back your colleague's word"
-          submitLabel="Take back"
-          submit={untell}
+        <TakeBack
+          words={newest.words}
+          own={newest.by.id === person.id}
+          takeBack={(reason) => void live.ask({ ask: 'UNTELL_APU', reason })}
         />
-      </DeskDialog>
+      )}
     </div>
   );
 }

@@ -27,8 +27,13 @@ const ApuSheet = lazy(() => import('../apu/ApuSheet').then((sheet) => ({ default
 const AlignmentSheet = lazy(() =>
   import('../alignment/AlignmentSheet').then((sheet) => ({ default: sheet.AlignmentSheet })),
 );
+const PowerSheet = lazy(() => import('../electrics/PowerSheet').then((sheet) => ({ default: sheet.PowerSheet })));
 
-export type Sheet = 'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | 'apu' | 'inertial' | null;
+export type Sheet =
+  'help' | 'find' | 'clocks' | 'seats' | 'thread' | 'facts' | 'abnormal' | 'apu' | 'inertial' | 'power' | null;
+
+/** What stands over the whole desk, and takes its keys. */
+const OVER_ALL: readonly Sheet[] = ['clocks', 'thread', 'apu', 'inertial', 'power'];
 
 /** The four regions of a departure: ribbon, thread, desk and clocks. */
 export function Desk() {
@@ -64,7 +69,7 @@ export function Desk() {
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const ready = state.view.lifecycle === 'OFF_BLOCK' && state.view.openLines === 0;
   const record = closed || (ready && !procedure);
-  useKeyBlock('sheet', sheet === 'clocks' || sheet === 'thread' || sheet === 'apu' || sheet === 'inertial');
+  useKeyBlock('sheet', OVER_ALL.includes(sheet));
   useAwake(mine !== null && !closed);
   const close = () => setSheet(null);
   const looked = useRef(new Set<Sheet>());
@@ -84,9 +89,15 @@ export function Desk() {
       Inertial units
     </Button>
   );
+  const thePower = state.view.electrics && (
+    <Button onClick={() => setSheet('power')} rightSection={<Key name="K" />}>
+      Sources and buses
+    </Button>
+  );
   const sheets = (
     <div className={styles.sheets}>
       {theDay}
+      {thePower}
       {theApu}
       {theUnits}
     </div>
@@ -141,6 +152,11 @@ export function Desk() {
       {state.view.units && looked.current.has('inertial') && (
         <Suspense>
           <AlignmentSheet opened={sheet === 'inertial'} close={close} />
+        </Suspense>
+      )}
+      {state.view.electrics && looked.current.has('power') && (
+        <Suspense>
+          <PowerSheet opened={sheet === 'power'} close={close} />
         </Suspense>
       )}
       <HelpSheet opened={sheet === 'help'} close={close} />

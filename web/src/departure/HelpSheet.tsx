@@ -30,6 +30,7 @@ const KEYS: [string, string][] = [
   ['N', 'control check: not right, again'],
   ['S', 'seats and roles'],
   ['V', 'the day, and what it decides'],
+  ['K', 'sources and buses: who carries what'],
   ['P', 'the APU'],
   ['I', 'the inertial units'],
   ['Z', 'tones silent, or heard again'],

@@ -79,6 +79,9 @@ export function useDeskKeys({
         case 'P':
           open('apu');
           return true;
+        case 'K':
+          open('power');
+          return true;
         case 'I':
           open('inertial');
           return true;

@@ -13,14 +13,14 @@ export interface OneKey {
 
 /**
  * One press, one answer. `shown` is what the key would answer; what changes it by one's own hand is expected, what a
- * colleague or a reading brings up waits for an eye.
+ * colleague or a reading brings up waits for an eye. `sending`: what changes now changes by what was told just before.
  */
-export function useOneKey(shown: string | undefined): OneKey {
+export function useOneKey(shown: string | undefined, sending = false): OneKey {
   const byMe = useRef(true);
   const shownAt = useRef(Number.NEGATIVE_INFINITY);
   const pressedAt = useRef(Number.NEGATIVE_INFINITY);
   useEffect(() => {
-    shownAt.current = byMe.current ? Number.NEGATIVE_INFINITY : performance.now();
+    shownAt.current = byMe.current || sending ? Number.NEGATIVE_INFINITY : performance.now();
     byMe.current = false;
   }, [shown]);
   return {

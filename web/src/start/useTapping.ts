@@ -1,10 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { useOneKey } from '../keys/useOneKey';
 import { serverClock } from '../live/useServerNow';
 import { useDeparture } from '../live/departureContext';
 import type { Tap } from './tapWords';
-
-const SAME_PRESS_MS = 250;
-const UNREAD_MS = 400;
 
 export interface Tapping {
   /** Taps that are on their way: told, and not acknowledged yet. */
@@ -22,28 +20,15 @@ export interface Tapping {
 export function useTapping(engine: number, shown: string): Tapping {
   const { live } = useDeparture();
   const [pending, setPending] = useState<Tap[]>([]);
-  const pressedAt = useRef(Number.NEGATIVE_INFINITY);
-  const shownAt = useRef(Number.NEGATIVE_INFINITY);
-  const byMe = useRef(true);
-  const sending = pending.length > 0;
-  useEffect(() => {
-    shownAt.current = byMe.current || sending ? Number.NEGATIVE_INFINITY : performance.now();
-    byMe.current = false;
-    // What changes while one's own taps are on their way changed by them.
-  }, [shown]);
+  const key = useOneKey(shown, pending.length > 0);
   const tell = (tap: Tap, timed = true) => {
     if (pending.includes(tap)) return;
-    byMe.current = true;
+    key.told();
     setPending((all) => [...all, tap]);
     void live
       .ask({ ask: 'TAP_START', engine, tap, tappedAt: new Date(serverClock.now()).toISOString(), timed })
       .finally(() => setPending((all) => all.filter((one) => one !== tap)));
   };
-  const press = (tap: Tap, timed = true) => {
-    const at = performance.now();
-    if (at - pressedAt.current < SAME_PRESS_MS || at - shownAt.current < UNREAD_MS) return;
-    pressedAt.current = at;
-    tell(tap, timed);
-  };
+  const press = (tap: Tap, timed = true) => key.press(() => tell(tap, timed));
   return { pending, tell, press };
 }

@@ -7,14 +7,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.skelda.app.need.CelConditions;
 import org.skelda.core.aligning.UnitAsk;
@@ -33,6 +36,7 @@ import org.skelda.core.departure.Departure;
 import org.skelda.core.departure.Doings;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.TestLog;
+import org.skelda.core.electrics.NetworkViewing;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
@@ -91,12 +95,51 @@ class ShippedPacksAreWorkedTest {
         Set<String> wanted = wanted(plan);
         int crews = 0;
         for (int seed = 0; seed < CREWS || (!reached.containsAll(wanted) && seed < CREWS * 8); seed++, crews++) {
-            new Crew(plan, seed, reached).work();
+            new Crew(plan, seed, true, reached).work();
         }
         System.out.println(file + ": " + plan.lines().size() + " lines, " + crews + " crews; reached "
                 + count(reached, "answer ") + " answers, " + count(reached, "school ") + " schools, "
                 + count(reached, "list ") + " abnormal lists");
         assertThat(reached).containsAll(wanted);
+    }
+
+    static List<Arguments> powered() {
+        return List.of(
+                Arguments.of(
+                        "havern-2m.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Battery bus on Batteries",
+                                "Main 1, Main 2, Essential AC and Battery bus on Ground power",
+                                "Main 1, Main 2, Essential AC and Battery bus on APU generator",
+                                "Main 1, Essential AC and Battery bus on Generator 1; Main 2 on Generator 2")),
+                Arguments.of(
+                        "havern-2a.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Battery bus on Battery 1",
+                                "Main 1, Main 2, Essential AC and Battery bus on Ground power",
+                                "Main 1, Main 2, Essential AC and Battery bus on APU generator",
+                                "Main 2 on APU generator; Main 1, Essential AC and Battery bus on Generator 1",
+                                "Main 1, Essential AC and Battery bus on Generator 1; Main 2 on Generator 2")),
+                Arguments.of(
+                        "lomvi-t1.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Essential bus on Battery",
+                                "Nothing is powered",
+                                "Essential bus on Ground power",
+                                "Essential bus on Battery",
+                                "Essential bus on Generator",
+                                "Essential bus and Avionics bus on Generator")));
+    }
+
+    /** With ground power at the stand, worked in order until the runway: who carries the buses, one after the other. */
+    @ParameterizedTest
+    @MethodSource("powered")
+    void powerGoesFromSourceToSourceAsTheLinesTell(String file, List<String> said) throws IOException {
+        Plan plan = plan(PACKS.resolve("procedures").resolve(file), List.of());
+        assertThat(new Crew(plan, 0, false, new TreeSet<>()).powered()).containsExactlyElementsOf(said);
     }
 
     private static long count(Set<String> reached, String what) {
@@ -125,7 +168,8 @@ class ShippedPacksAreWorkedTest {
         private final TestLog log;
         private final boolean alone;
 
-        Crew(Plan plan, long seed, Set<String> reached) {
+        /** @param drawn whether its schools are drawn, or are those that are set */
+        Crew(Plan plan, long seed, boolean drawn, Set<String> reached) {
             this.plan = plan;
             this.random = new SplittableRandom(seed);
             this.reached = reached;
@@ -133,7 +177,8 @@ class ShippedPacksAreWorkedTest {
             Map<String, String> options = new HashMap<>();
             for (Option option : plan.options().values()) {
                 List<Option.School> schools = option.schools();
-                String school = schools.get(random.nextInt(schools.size())).id();
+                String school =
+                        drawn ? schools.get(random.nextInt(schools.size())).id() : option.set();
                 options.put(option.id(), school);
                 reached.add("school " + option.id() + " " + school);
             }
@@ -141,6 +186,52 @@ class ShippedPacksAreWorkedTest {
             log.accept(TestLog.CAPTAIN, Ask.of(new SeatAsk.TakeSeat(Seat.LEFT, Role.FLYING, null)));
             if (!alone) {
                 log.accept(TestLog.OFFICER, Ask.of(new SeatAsk.TakeSeat(Seat.RIGHT, Role.MONITORING, null)));
+            }
+        }
+
+        /** Works in order, the first answer to every question, every school as it is set. */
+        List<String> powered() {
+            everyFact();
+            log.accept(
+                    TestLog.CAPTAIN,
+                    Ask.of(new FactAsk.GiveFact(DayFact.GROUND_POWER.id(), new Value.YesNo(true), "")));
+            List<String> said = new ArrayList<>();
+            for (int round = 0; round < MOST_ROUNDS && !log.state().openLines().isEmpty(); round++) {
+                log.pass(Duration.ofMinutes(2));
+                for (LineRef ref : log.state().openLines()) {
+                    inOrder(ref, plan.lines().get(ref));
+                    String now = NetworkViewing.view(Objects.requireNonNull(log.state()
+                                    .progress()
+                                    .power(
+                                            log.state().apu() == null
+                                                    ? null
+                                                    : log.state().apu().at(log.now()))))
+                            .says();
+                    if (said.isEmpty() || !said.getLast().equals(now)) {
+                        said.add(now);
+                    }
+                }
+            }
+            assertThat(log.state().openLines()).isEmpty();
+            return said;
+        }
+
+        private void inOrder(LineRef ref, Line line) {
+            List<GateState.Wait> waits =
+                    log.state().progress().gate(ref, log.now()).waits();
+            if (line.kind() instanceof Start start
+                    && waits.stream().allMatch(GateState.Wait.ForIdle.class::isInstance)) {
+                idle(start.engine());
+            }
+            tellWhatTheApuDoes(ref);
+            tellWhatTheUnitsDo(ref);
+            for (Person by : alone ? List.of(TestLog.CAPTAIN) : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
+                if (line.kind() instanceof Choice choice) {
+                    choice.ids().forEach(id -> log.ask(by, Ask.of(new LineAsk.WorkLine(ref, new Choice.Choose(id)))));
+                } else {
+                    log.ask(by, Ask.of(new LineAsk.WorkLine(ref, right(ref, line))));
+                }
+                log.ask(by, Ask.of(new LineAsk.WorkLine(ref, new Doing.Confirm(line.label()))));
             }
         }
 

@@ -22,6 +22,7 @@ import org.skelda.core.crew.Person;
  * @param nextFor the units it is told of
  * @param offers everything that can be told
  * @param stand the position of the stand, as it is typed
+ * @param standDecimals the same in degrees and decimals
  * @param near_NM how far from the stand a position may be, NM
  * @param advice which alignment they need before this flight
  * @param latest the latest switching-on for off-block; null when nothing is left to be switched on, or they do not
@@ -42,6 +43,7 @@ public record UnitsView(
         List<Integer> nextFor,
         List<UnitOffer> offers,
         String stand,
+        String standDecimals,
         double near_NM,
         Realignment.Advice advice,
         @Nullable Instant latest,

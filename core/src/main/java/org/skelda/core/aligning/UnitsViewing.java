@@ -76,6 +76,7 @@ public final class UnitsViewing {
                 says.units(),
                 read ? List.of() : offers(),
                 all.stand().words(),
+                all.stand().decimals(),
                 profile.rule().near_NM(),
                 advice,
                 any(Phase.OFF) || any(Phase.STORING)

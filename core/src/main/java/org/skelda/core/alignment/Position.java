@@ -54,6 +54,11 @@ public record Position(double latitude_deg, double longitude_deg) {
         return half(latitude_deg, "N", "S", 2) + " " + half(longitude_deg, "E", "W", 3);
     }
 
+    /** The same in degrees and decimals, south and west negative: {@code 62.410 -10.820}. */
+    public String decimals() {
+        return String.format(Locale.ROOT, "%.3f %.3f", latitude_deg, longitude_deg);
+    }
+
     private static String half(double value_deg, String positive, String negative, int digits) {
         long tenths = Math.round(Math.abs(value_deg) * MINUTES * TENTHS);
         long whole = tenths / (MINUTES * TENTHS);

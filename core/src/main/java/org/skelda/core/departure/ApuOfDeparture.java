@@ -3,20 +3,19 @@ package org.skelda.core.departure;
 import java.time.Instant;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apurun.ApuClocks;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.apurun.ApuViewing;
 import org.skelda.core.clock.ClockView;
+import org.skelda.core.electrics.Network;
+import org.skelda.core.electrics.PowerNow;
 import org.skelda.core.line.Progress;
-import org.skelda.core.need.Value;
-import org.skelda.core.procedure.Names;
 
 /** The APU among all else of its departure: what else carries the buses, what its tank held, its clocks among all. */
 final class ApuOfDeparture {
-    private static final String GROUND_POWER = "ground-power";
-
     private ApuOfDeparture() {}
 
     /** Null when the type has no APU. */
@@ -29,18 +28,22 @@ final class ApuOfDeparture {
                         profile,
                         apu,
                         apu.isRead(departure.feed()),
-                        !isElseCarried(departure, progress),
+                        isSole(departure, progress, apu.at(at)),
                         profile.tank() == null
                                 ? null
                                 : progress.reading(profile.tank()).orElse(null),
                         at);
     }
 
-    private static boolean isElseCarried(Departure departure, Progress progress) {
-        return !departure.attempts().idling().isEmpty()
-                || progress.value(Names.state(GROUND_POWER))
-                        .filter(new Value.YesNo(true)::equals)
-                        .isPresent();
+    /** Whether its generator is all there is: nothing but a battery would take over. */
+    private static boolean isSole(Departure departure, Progress progress, Apu apu) {
+        PowerNow now = progress.power(apu);
+        return now == null
+                ? departure.attempts().idling().isEmpty()
+                : now.network().sources().stream()
+                        .filter(one -> one.kind() == Network.Kind.GROUND || one.kind() == Network.Kind.ENGINE)
+                        .noneMatch(
+                                one -> now.stand(one) == PowerNow.Stand.FEEDING || now.stand(one) == PowerNow.Stand.ON);
     }
 
     /** The clocks that its state starts; none where the type has no APU. */

@@ -8,6 +8,7 @@ import org.skelda.core.aligning.UnitsView;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.clock.ClockView;
+import org.skelda.core.electrics.NetworkView;
 import org.skelda.core.fact.FactView;
 import org.skelda.core.feed.Feed;
 import org.skelda.core.kind.LineRef;
@@ -35,6 +36,7 @@ import org.skelda.core.seat.SeatView;
  * @param starts every attempt to start an engine, by engine and number
  * @param apu its APU; null when the type has none
  * @param units its inertial units; null when the type has none
+ * @param electrics its sources and buses; null when the type tells nothing of them
  * @param facts of the day that some line asks for, or that somebody gave
  * @param factChange what the newest fact changed; null when it changed nothing
  * @param controls the last position of every simulated control that was moved
@@ -57,6 +59,7 @@ public record DepartureView(
         List<StartRecord> starts,
         @Nullable ApuView apu,
         @Nullable UnitsView units,
+        @Nullable NetworkView electrics,
         List<FactView> facts,
         FactView.@Nullable ChangeView factChange,
         Map<String, String> controls) {

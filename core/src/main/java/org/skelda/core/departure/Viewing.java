@@ -12,6 +12,9 @@ import org.skelda.core.apurun.ApuView;
 import org.skelda.core.clock.ClockView;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
+import org.skelda.core.electrics.NetworkView;
+import org.skelda.core.electrics.NetworkViewing;
+import org.skelda.core.electrics.PowerNow;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactView;
 import org.skelda.core.kind.LineRef;
@@ -91,9 +94,16 @@ public final class Viewing {
                 departure.attempts().all(),
                 apu,
                 units,
+                electrics(),
                 FactView.of(departure.facts(), progress),
                 FactView.newest(departure.facts()),
                 departure.controls().positions());
+    }
+
+    private @Nullable NetworkView electrics() {
+        PowerNow now =
+                progress.power(departure.apu() == null ? null : departure.apu().at(at));
+        return now == null ? null : NetworkViewing.view(now);
     }
 
     private static GroundViewing.Called called(String name) {

@@ -63,8 +63,8 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, Strin
         if (dip == null) {
             return new BatteryAdvice(
                     Kind.USE,
-                    "Charged, which is not yet enough " + rule.task().words()
-                            + ": watch how it turns, and stop when it does not.",
+                    "It is charged. Whether that is enough " + rule.task().words()
+                            + " shows only in how it turns: stop when it turns slower than it should.",
                     numbers,
                     rule.source());
         }

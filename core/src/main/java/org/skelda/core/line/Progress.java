@@ -8,9 +8,12 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.aligning.UnitsOfLines;
 import org.skelda.core.alignment.UnitTap;
+import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.clock.RunningClock;
+import org.skelda.core.electrics.Network;
+import org.skelda.core.electrics.PowerNow;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
@@ -28,6 +31,7 @@ import org.skelda.core.procedure.Condition;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.Marks;
+import org.skelda.core.procedure.Names;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
@@ -114,6 +118,12 @@ public record Progress(
         if (engine != null) {
             return Optional.of(new Value.YesNo(idling.contains(engine)));
         }
+        String bus = plan.bus(name);
+        if (bus != null) {
+            return Optional.ofNullable(power(apu == null ? null : apu.history().apu()))
+                    .map(now -> now.isPowered(bus))
+                    .map(Value.YesNo::new);
+        }
         When state = plan.state(name);
         return state == null
                 ? Optional.empty()
@@ -122,6 +132,24 @@ public record Progress(
                     case Need.NotNeeded _ -> Optional.of(new Value.YesNo(false));
                     case Need.NotDecided _ -> Optional.empty();
                 };
+    }
+
+    /** How the power stands; null when the type tells nothing of it. @param running the APU, as it is then */
+    public @Nullable PowerNow power(@Nullable Apu running) {
+        Network network = plan.type().electrics();
+        return network == null
+                ? null
+                : new PowerNow(
+                        network,
+                        id -> value(Names.state(id)).orElse(null) instanceof Value.YesNo(boolean is)
+                                ? (Boolean) is
+                                : null,
+                        idling,
+                        running == null
+                                ? null
+                                : new PowerNow.ApuPower(
+                                        running.phase() == Apu.Phase.AVAILABLE || running.phase() == Apu.Phase.COOLING,
+                                        running.run().generator()));
     }
 
     /** What was chosen; no answer at all once the question is passed over, or is not asked today. */

@@ -48,12 +48,16 @@ public final class Plan {
     private final Map<String, Option> options = new LinkedHashMap<>();
     private final Map<String, Option> optionNames = new HashMap<>();
     private final Map<String, When> states = new HashMap<>();
+    private final Map<String, String> buses = new HashMap<>();
     private final Map<String, LineRef> done = new HashMap<>();
     private final Map<String, Integer> running = new HashMap<>();
 
     private Plan(TypeSheet type, List<Option> options, Map<String, When> states, List<Procedure> procedures) {
         this.type = type;
         states.forEach((id, when) -> this.states.put(Names.state(id), when));
+        if (type.electrics() != null) {
+            type.electrics().buses().forEach(bus -> buses.put(Names.state(bus.id()), bus.id()));
+        }
         for (Option option : options) {
             this.options.put(option.id(), option);
             optionNames.put(Names.option(option.id()), option);
@@ -255,6 +259,11 @@ public final class Plan {
     /** The decision that a name in a condition stands for; null when it stands for something else. */
     public @Nullable LineRef choice(String name) {
         return choices.get(name);
+    }
+
+    /** The bus whose power a name stands for; null when it stands for something else, or is told by the procedures. */
+    public @Nullable String bus(String name) {
+        return states.containsKey(name) ? null : buses.get(name);
     }
 
     /** What tells the state that a name stands for; null when it stands for something else. */

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.electrics.Network;
 import org.skelda.core.kind.Caution;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Hazard;
@@ -59,6 +60,7 @@ final class PlanChecks {
                 checks.statesAreTold(procedure.ref(line), line);
             });
         }
+        checks.electricsAreTold();
         checks.everyGateCanOpen();
         return checks.findings;
     }
@@ -148,11 +150,25 @@ final class PlanChecks {
                     .flatMap(expected -> expected.when() == null ? Stream.empty() : expected.when().names().stream())
                     .filter(name -> plan.type().states().keySet().stream()
                             .anyMatch(state -> Names.state(state).equals(name)))
-                    .filter(name -> plan.state(name) == null)
+                    .filter(name -> plan.state(name) == null && plan.bus(name) == null)
                     .distinct()
                     .forEach(name -> findings.add(
                             ref + ": what its test shows hangs on " + name + ", which these procedures do not tell"));
         }
+    }
+
+    /** Every state that the sources and ties hang on. */
+    private void electricsAreTold() {
+        Network network = plan.type().electrics();
+        if (network == null) {
+            return;
+        }
+        network.states()
+                .map(Names::state)
+                .filter(name -> plan.state(name) == null)
+                .distinct()
+                .forEach(name -> findings.add(
+                        "electrics: which source is on hangs on " + name + ", which these procedures do not tell"));
     }
 
     private void kindLeadsSomewhere(LineRef ref, Line line) {

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.clock.ClockSpec;
+import org.skelda.core.electrics.Network;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
 
@@ -24,6 +25,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param tests of its warnings, by id
  * @param apu its APU; null when it has none, or its document tells nothing of it
  * @param inertial its inertial units; null when it has none, or its document tells nothing of them
+ * @param electrics its sources and buses; null when its document tells nothing of them
  * @param pilots with how many it is flown
  */
 public record TypeSheet(
@@ -39,6 +41,7 @@ public record TypeSheet(
         Map<String, IndicationTest> tests,
         @Nullable ApuProfile apu,
         @Nullable InertialProfile inertial,
+        @Nullable Network electrics,
         Pilots pilots) {
 
     public TypeSheet {

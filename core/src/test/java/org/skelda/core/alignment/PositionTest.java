@@ -49,6 +49,7 @@ class PositionTest {
     void isReadBackToATenthOfAMinute() {
         assertThat(new Position(62.41, -10.82).words()).isEqualTo("N62 24.6 W010 49.2");
         assertThat(new Position(-0.0001, 179.99999).words()).isEqualTo("N00 00.0 E180 00.0");
+        assertThat(new Position(62.41, -10.82).decimals()).isEqualTo("62.410 -10.820");
         assertThat(new Position(-90, -180).words()).isEqualTo("S90 00.0 W180 00.0");
     }
 

@@ -93,6 +93,7 @@ class ApuOfDepartureTest {
                 Map.of(),
                 apu,
                 null,
+                null,
                 small.pilots());
         return Plan.of(
                 type,

@@ -106,6 +106,7 @@ public final class TestPlans {
                 Map.of(),
                 null,
                 null,
+                null,
                 pilots);
     }
 

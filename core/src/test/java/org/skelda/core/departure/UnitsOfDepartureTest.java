@@ -81,6 +81,7 @@ class UnitsOfDepartureTest {
                 Map.of(),
                 null,
                 PROFILE,
+                null,
                 small.pilots());
         return Plan.of(
                 type,

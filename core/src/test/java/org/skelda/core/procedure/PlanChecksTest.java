@@ -28,6 +28,7 @@ class PlanChecksTest {
             Map.of(),
             null,
             null,
+            null,
             TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {

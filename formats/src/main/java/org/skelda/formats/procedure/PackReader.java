@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.clock.ClockSpec;
+import org.skelda.core.electrics.Network;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
@@ -262,6 +263,13 @@ public final class PackReader {
         InertialProfile inertial = tree.has("inertial")
                 ? orFinding(source, "/inertial", wrong, () -> PackInertial.profile(tree.path("inertial")))
                 : null;
+        Network electrics = tree.has("electrics")
+                ? orFinding(
+                        source,
+                        "/electrics",
+                        wrong,
+                        () -> PackElectrics.network(tree.path("electrics"), states.keySet()))
+                : null;
         refuse(source, wrong);
         return new TypeSheet(
                 tree.path("id").asString(),
@@ -276,6 +284,7 @@ public final class PackReader {
                 tests,
                 apu,
                 inertial,
+                electrics,
                 new TypeSheet.Pilots(
                         tree.path("pilots").path(0).intValue(2),
                         tree.path("pilots").path(1).intValue(2)));

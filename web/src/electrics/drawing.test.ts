@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { BUS_HEIGHT, drawn, WIDTH } from './drawing';
+import { stands, ties, without, type NetworkView } from './powerWords';
+
+const view: NetworkView = {
+  says: 'Main 1 and Essential on Generator 1',
+  source: 'the type',
+  sources: ['ground', 'generator-1', 'generator-2'].map((id) => ({
+    id,
+    name: id,
+    kind: 'ENGINE' as const,
+    stand: id === 'generator-1' ? ('FEEDING' as const) : ('AWAY' as const),
+    carries: id === 'generator-1' ? ['main-1', 'essential'] : [],
+    lost: id === 'generator-1' ? ['Essential: instruments'] : [],
+    takenOver: [],
+  })),
+  ties: [
+    { id: 'tie', name: 'Tie', closed: false, byItself: false },
+    { id: 'own', name: 'Transfer', byItself: true },
+  ],
+  buses: [
+    {
+      id: 'main-1',
+      name: 'Main 1',
+      carries: 'galley',
+      ways: [{ from: 'generator-1' }, { from: 'ground' }, { from: 'generator-2', through: 'tie' }],
+      from: 'generator-1',
+      fedBy: 'generator-1',
+      powered: true,
+    },
+    {
+      id: 'main-2',
+      name: 'Main 2',
+      carries: 'pumps',
+      ways: [{ from: 'generator-2' }, { from: 'ground' }, { from: 'generator-1', through: 'own' }],
+      powered: false,
+    },
+    {
+      id: 'essential',
+      name: 'Essential',
+      carries: 'instruments',
+      ways: [{ from: 'main-1' }, { from: 'main-2' }],
+      from: 'main-1',
+      fedBy: 'generator-1',
+      powered: true,
+    },
+  ],
+};
+
+describe('the drawing of sources and buses', () => {
+  const { sources, buses, leads, height } = drawn(view);
+
+  it('keeps everything within its frame, sources apart from each other', () => {
+    for (const box of [...sources, ...buses]) {
+      expect(box.x).toBeGreaterThanOrEqual(0);
+      expect(box.x + box.width).toBeLessThanOrEqual(WIDTH);
+      expect(box.y + box.height).toBeLessThanOrEqual(height);
+    }
+    sources.slice(1).forEach((box, index) => expect(box.x).toBeGreaterThan(sources[index]!.x + sources[index]!.width));
+  });
+
+  it('leads every way to its bus from above, none on another', () => {
+    expect(leads).toHaveLength(8);
+    for (const lead of leads) expect(lead.from).toBeLessThanOrEqual(lead.to);
+    expect(new Set(leads.map((lead) => lead.x)).size).toBe(leads.length);
+    const essential = leads.find((lead) => lead.key.startsWith('main-1 essential'))!;
+    expect(essential.from).toBe(buses[0]!.y + BUS_HEIGHT);
+    expect(essential.to).toBe(buses[2]!.y);
+  });
+
+  it('shows which way is live, and a tie that is open', () => {
+    expect(leads.filter((lead) => lead.live).map((lead) => lead.key)).toEqual([
+      'generator-1 main-1 0',
+      'main-1 essential 0',
+    ]);
+    expect(leads.find((lead) => lead.tie?.name === 'Tie')?.tie?.open).toBe(true);
+    expect(leads.find((lead) => lead.tie?.name === 'Transfer')?.tie?.open).toBe(false);
+  });
+});
+
+describe('what is said of a source', () => {
+  it('has a shape and words, each of its own', () => {
+    const all = (['FEEDING', 'ON', 'AVAILABLE', 'AWAY', 'NOT_KNOWN'] as const).map((stand) =>
+      stands({ ...view.sources[0]!, stand }),
+    );
+    expect(new Set(all.map((one) => one.shape)).size).toBe(5);
+    expect(new Set(all.map((one) => one.words)).size).toBe(5);
+  });
+
+  it('tells how a tie stands', () => {
+    expect(view.ties.map((tie) => ties(tie).words)).toEqual(['open', 'closes by itself when it is wanted']);
+    expect(ties({ id: 'tie', name: 'Tie', byItself: false }).words).toBe('not known');
+  });
+
+  it('tells what is lost without it only where it feeds', () => {
+    expect(without(view.sources[0]!)).toBeNull();
+    expect(without(view.sources[1]!)).toEqual({ goes: [], lost: ['Essential: instruments'] });
+  });
+});
