@@ -3,6 +3,7 @@ import { shown } from '../ui/number';
 import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { BatteryNote } from '../electrics/BatteryNote';
+import { ChargeNote } from '../electrics/ChargeNote';
 import { kinds } from '../kind/kinds';
 import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
@@ -15,8 +16,14 @@ export function Outcome({ line }: { line: WorkLine }) {
   const { Outcome: Kind } = kinds[text.kind];
   return (
     <>
-      {view.reading && text.detail.measure && (
+      {view.reading && !view.reading.charge && text.detail.measure && (
         <Reading reading={view.reading} decimals={text.detail.measure.decimals} />
+      )}
+      {view.reading?.charge && (
+        <>
+          <ChargeNote charge={view.reading.charge} />
+          <p className={styles.by}>{by(view.reading.mark)}</p>
+        </>
       )}
       {view.reading?.battery && <BatteryNote battery={view.reading.battery} />}
       {Kind && <Kind line={line} />}

@@ -31,7 +31,7 @@ export function PowerDrawing({ power }: { power: NetworkView }) {
               {source.name}
             </text>
             <text x={box.x + box.width / 2} y={box.y + 37} textAnchor="middle" className={styles.stand}>
-              {stand.shape} {stand.words}
+              {stand.shape} {stand.word}
             </text>
           </g>
         );

@@ -10,19 +10,19 @@ const AWAY: Record<SourceView['kind'], string> = {
   ENGINE: 'does not run',
 };
 
-/** How a source stands, by a shape and in words. There, on and feeding are three things. */
-export function stands(source: SourceView): { shape: string; words: string } {
+/** How a source stands, by a shape, in a word and in words. There, on and feeding are three things. */
+export function stands(source: SourceView): { shape: string; word: string; words: string } {
   switch (source.stand) {
     case 'FEEDING':
-      return { shape: '●', words: 'ON, feeding' };
+      return { shape: '●', word: 'feeding', words: 'ON, feeding' };
     case 'ON':
-      return { shape: '◐', words: 'ON, no load' };
+      return { shape: '◐', word: 'ON, no load', words: 'ON, no load' };
     case 'AVAILABLE':
-      return { shape: '○', words: 'available, not on' };
+      return { shape: '○', word: 'available', words: 'available, not on' };
     case 'AWAY':
-      return { shape: '–', words: AWAY[source.kind] };
+      return { shape: '–', word: 'away', words: AWAY[source.kind] };
     case 'NOT_KNOWN':
-      return { shape: '?', words: 'not known' };
+      return { shape: '?', word: 'not known', words: 'not known' };
   }
 }
 

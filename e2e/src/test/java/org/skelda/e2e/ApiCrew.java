@@ -253,7 +253,11 @@ final class ApiCrew {
                         seat,
                         ref,
                         "MEASURE",
-                        "\"value\":" + shown(text) + ",\"unit\":"
+                        "\"value\":"
+                                + (detail.path("measure").has("charge") && view.has("reading")
+                                        ? DeskOfDeparture.fallen(shown(text))
+                                        : shown(text))
+                                + ",\"unit\":"
                                 + detail.path("measure").path("unit"));
             case "COMPARE" -> {
                 List<String> values = new ArrayList<>();

@@ -25,7 +25,7 @@ final class TouchedDesk extends DeskOfDeparture {
                 }
                 int readings = Math.max(1, card().locator("ol li").count());
                 for (int i = 0; i < readings; i++) {
-                    keypad(shown(line));
+                    keypad(before.contains("not proved yet") ? fallen(shown(line)) : shown(line));
                 }
             }
             case "COMMUNICATION" -> hear();

@@ -132,6 +132,13 @@ final class ScriptedCrew {
             return;
         }
         work(by, ref, doing(state, ref, line));
+        if (line.kind() instanceof Measure measure && measure.spec().charge() != null) {
+            // Falling takes two readings.
+            work(
+                    by,
+                    ref,
+                    new Measure.Type(reading(ref) - A_LITTLE, measure.spec().unit()));
+        }
         if (departures.state(departureId).line(ref).standing(line) == Standing.RESPONDED) {
             work(other(state, by), ref, Doing.Confirm.PLAIN);
         }

@@ -52,21 +52,31 @@ class ShippedConditionsTest {
                             assertThat(finding.path()).isEqualTo("/tests/fire/phases/0/expected/6/when");
                             assertThat(finding.message()).contains("'state('essential-dc')' is nothing");
                         }));
-        String untold = procedures.replaceFirst("  essential-ac: done.*\n", "");
+        String untold = procedures.replaceFirst("  probe-heat: done.*\n", "");
         assertThatThrownBy(() -> examine(type, untold))
+                .isInstanceOfSatisfying(
+                        InvalidPack.class,
+                        e -> assertThat(e.findings())
+                                .extracting(InvalidPack.Finding::message)
+                                .allMatch(message -> message.contains("what its test shows hangs on "
+                                        + "state('probe-heat'), which these procedures do not tell"))
+                                .anyMatch(message -> message.startsWith("tests/stored-check: ")));
+        String dark = procedures.replaceFirst("  ground-on: done.*\n", "");
+        assertThatThrownBy(() -> examine(type, dark))
                 .isInstanceOfSatisfying(
                         InvalidPack.class,
                         e -> assertThat(e.findings())
                                 .singleElement()
                                 .satisfies(finding -> assertThat(finding.message())
-                                        .contains("fire-tests/fire-test: what its test shows hangs on "
-                                                + "state('essential-ac'), which these procedures do not tell")));
-        String unknown = procedures.replace("essential-ac: done('apu/generator')", "essential-ac: done('apu/moon')");
+                                        .isEqualTo("electrics: which source is on hangs on state('ground-on'), "
+                                                + "which these procedures do not tell")));
+        String unknown =
+                procedures.replace("probe-heat: done('after-start/probe-heat-on')", "probe-heat: done('apu/moon')");
         assertThatThrownBy(() -> examine(type, unknown))
                 .isInstanceOfSatisfying(
                         InvalidPack.class,
                         e -> assertThat(e.findings()).first().satisfies(finding -> {
-                            assertThat(finding.path()).isEqualTo("/states/essential-ac");
+                            assertThat(finding.path()).isEqualTo("/states/probe-heat");
                             assertThat(finding.message()).contains("'done('apu/moon')' is nothing");
                         }));
     }

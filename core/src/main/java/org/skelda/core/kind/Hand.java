@@ -1,5 +1,7 @@
 package org.skelda.core.kind;
 
+import java.time.Duration;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
@@ -14,6 +16,7 @@ import org.skelda.core.need.Known;
  * @param alone whether the type is flown by one and nobody else has a seat
  * @param control the irreversible control that the line moves and that must be agreed on; null when it moves none
  * @param known what is known of the day and of other lines
+ * @param clocks how long a clock has run, by its id; null for one that was not started
  */
 public record Hand(
         Person by,
@@ -21,7 +24,25 @@ public record Hand(
         @Nullable Person other,
         boolean alone,
         @Nullable String control,
-        Known known) {
+        Known known,
+        Function<String, @Nullable Duration> clocks) {
+
+    /** Where no clock is looked at. */
+    public Hand(
+            Person by,
+            @Nullable Role role,
+            @Nullable Person other,
+            boolean alone,
+            @Nullable String control,
+            Known known) {
+        this(by, role, other, alone, control, known, _ -> null);
+    }
+
+    /** How long a clock has run; null for one that was not started. */
+    @Nullable
+    Duration since(String clock) {
+        return clocks.apply(clock);
+    }
 
     public boolean isOwn(Mark mark) {
         return mark.by().id().equals(by.id());

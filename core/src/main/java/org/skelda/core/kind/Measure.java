@@ -1,11 +1,15 @@
 package org.skelda.core.kind;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.electrics.ChargeCurve;
+import org.skelda.core.kind.History.Of;
 import org.skelda.core.kind.Taking.Why;
 import org.skelda.core.measure.Judgement;
 import org.skelda.core.measure.MeasureSpec;
@@ -54,8 +58,19 @@ public record Measure(
      * @param value in {@code unit}
      * @param judgement against the limit that leaves the least, as it was made then
      * @param others against the other limits that applied
+     * @param since how long the clock had run that it is read against; null where it is read against none
      */
-    public record Read(double value, String unit, Judgement judgement, List<Judgement> others) implements Work {
+    public record Read(
+            double value,
+            String unit,
+            Judgement judgement,
+            List<Judgement> others,
+            @Nullable Duration since) implements Work {
+        /** Read against no clock. */
+        public Read(double value, String unit, Judgement judgement, List<Judgement> others) {
+            this(value, unit, judgement, others, null);
+        }
+
         public Read {
             others = List.copyOf(others);
         }
@@ -87,8 +102,30 @@ public record Measure(
         return spec.limits();
     }
 
+    /** How a charge current falls; null for what is none, and before it was read. */
+    public @Nullable ChargeCurve charge(History history) {
+        if (spec.charge() == null) {
+            return null;
+        }
+        List<ChargeCurve.Point> points = history.all(Read.class).stream()
+                .map(Of::work)
+                .flatMap(read -> read.since() == null
+                        ? Stream.of()
+                        : Stream.of(new ChargeCurve.Point(read.since().toMillis() / THOUSAND, read.value())))
+                .toList();
+        return points.isEmpty() ? null : ChargeCurve.of(spec.charge(), points);
+    }
+
     @Override
     public Standing standing(History history) {
+        ChargeCurve charge = charge(history);
+        if (charge != null) {
+            return switch (charge.verdict()) {
+                case AGAIN -> Standing.BEGUN;
+                case GOOD -> Standing.DONE;
+                case RISES, LATE -> Standing.OUTSIDE;
+            };
+        }
         return history.last(Read.class)
                 .map(read -> read.work().withinLimits() ? Standing.DONE : Standing.OUTSIDE)
                 .orElse(Standing.OPEN);
@@ -107,7 +144,11 @@ public record Measure(
                 .sorted(Comparator.comparing((Judgement one) -> -one.verdict().ordinal())
                         .thenComparing(one -> one.margin() == null ? Double.POSITIVE_INFINITY : one.margin()))
                 .toList();
-        return Taking.taken(new Read(value, unit, judged.getFirst(), judged.subList(1, judged.size())));
+        return Taking.taken(new Read(value, unit, judged.getFirst(), judged.subList(1, judged.size()), since(hand)));
+    }
+
+    private @Nullable Duration since(Hand hand) {
+        return spec.charge() == null ? null : hand.since(spec.charge().after());
     }
 
     @Override

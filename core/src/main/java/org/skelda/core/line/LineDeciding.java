@@ -1,10 +1,13 @@
 package org.skelda.core.line;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.clock.ClockSpec;
+import org.skelda.core.clock.RunningClock;
 import org.skelda.core.crew.Beside;
 import org.skelda.core.crew.Person;
 import org.skelda.core.kind.Doing;
@@ -114,7 +117,13 @@ public final class LineDeciding {
                 beside.other(),
                 alone,
                 marks.agree() && marks.control() != null ? marks.control().label() : null,
-                progress::value);
+                progress::value,
+                this::since);
+    }
+
+    private @Nullable Duration since(String clock) {
+        RunningClock running = progress.lines().clocks().get(clock);
+        return running == null ? null : Duration.between(running.startedAt(), grounds.doneAt());
     }
 
     private static Decision<LineEvent> notTaken(LineRef ref, Why why) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryAdvice;
+import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.WorkView;
@@ -73,6 +74,7 @@ public record LineView(
      * @param value in {@code unit}, as are the limit and margin of each judgement
      * @param others beside the nearest
      * @param battery what to do with the battery whose volts these are; null when they are none's
+     * @param charge how the charge current falls that this is of; null when it is none
      */
     public record ReadingView(
             Mark mark,
@@ -80,7 +82,8 @@ public record LineView(
             String unit,
             Judgement judgement,
             List<Judgement> others,
-            @Nullable BatteryAdvice battery) {}
+            @Nullable BatteryAdvice battery,
+            @Nullable ChargeCurve charge) {}
 
     /** @param opensAt when it opens by time alone; null when something must be done first */
     public record GateView(

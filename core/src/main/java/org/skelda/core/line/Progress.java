@@ -366,7 +366,7 @@ public record Progress(
             }
             case Condition.WithinLimits(LineRef measured) -> {
                 History.Of<Measure.Read> reading = lines.line(measured).reading();
-                if (reading == null || !reading.work().withinLimits()) {
+                if (reading == null || !reading.work().withinLimits() || !complete(measured)) {
                     waits.add(new GateState.Wait.ForReading(measured));
                 }
             }

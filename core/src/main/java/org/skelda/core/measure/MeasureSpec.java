@@ -3,6 +3,7 @@ package org.skelda.core.measure;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryRule;
+import org.skelda.core.electrics.ChargeRule;
 
 /**
  * What a measured line expects. All values are in {@link #unit}.
@@ -18,6 +19,7 @@ import org.skelda.core.electrics.BatteryRule;
  * @param cautionAbove over this value (exclusive) the reading is allowed with a caution; null when there is none
  * @param source where the limit comes from, shown beside it
  * @param battery what a battery whose volts these are must do; null when they are none's
+ * @param charge how a charge current must fall; null when it is none
  */
 public record MeasureSpec(
         String quantity,
@@ -30,7 +32,8 @@ public record MeasureSpec(
         @Nullable Double cautionBelow,
         @Nullable Double cautionAbove,
         String source,
-        @Nullable BatteryRule battery) {
+        @Nullable BatteryRule battery,
+        @Nullable ChargeRule charge) {
 
     /** One that is no battery's. */
     public MeasureSpec(
@@ -44,7 +47,19 @@ public record MeasureSpec(
             @Nullable Double cautionBelow,
             @Nullable Double cautionAbove,
             String source) {
-        this(quantity, unit, decimals, possibleMin, possibleMax, min, max, cautionBelow, cautionAbove, source, null);
+        this(
+                quantity,
+                unit,
+                decimals,
+                possibleMin,
+                possibleMax,
+                min,
+                max,
+                cautionBelow,
+                cautionAbove,
+                source,
+                null,
+                null);
     }
 
     /** @throws IllegalArgumentException when the bounds contradict each other, naming which */
@@ -131,7 +146,8 @@ public record MeasureSpec(
                         lowered(cautionBelow, by),
                         lowered(cautionAbove, by),
                         source,
-                        battery);
+                        battery,
+                        charge);
     }
 
     private static @Nullable Double lowered(@Nullable Double limit, double by) {
@@ -140,6 +156,10 @@ public record MeasureSpec(
 
     /** What is allowed, in words. */
     public String limits() {
+        if (charge != null) {
+            return "under " + number(charge.under_A()) + " " + unitShown() + " within "
+                    + charge.within().toSeconds() + " s, and falling";
+        }
         String low = min == null ? null : number(min);
         String high = max == null ? null : number(max);
         if (low != null && high != null) {

@@ -172,6 +172,12 @@ final class PlanChecks {
     }
 
     private void kindLeadsSomewhere(LineRef ref, Line line) {
+        if (line.kind() instanceof Measure measure
+                && measure.spec().charge() != null
+                && plan.starting(measure.spec().charge().after()).isEmpty()) {
+            findings.add(ref + ": it is read against the clock '"
+                    + measure.spec().charge().after() + "', which no line starts");
+        }
         if (line.kind() instanceof Measure measure && measure.outside() != null) {
             listExists(ref, measure.outside());
         }

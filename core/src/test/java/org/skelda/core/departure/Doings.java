@@ -39,6 +39,14 @@ public final class Doings {
                 : line.head().marks().control().label();
         return switch (kind) {
             case Tick _ -> new Doing.Answer(true, alone ? control : null);
+            case Measure measure
+            when measure.spec().charge() != null -> {
+                // Under its limit, and less each time.
+                double before_A = history.last(Measure.Read.class)
+                        .map(read -> read.work().value())
+                        .orElse(measure.spec().charge().under_A());
+                yield new Measure.Type(before_A * 0.8, measure.spec().unit());
+            }
             case Measure measure ->
                 new Measure.Type(inside(measure, known), measure.spec().unit());
             case Compare compare -> {

@@ -10,6 +10,7 @@ import static org.skelda.formats.log.Fields.whole;
 import static org.skelda.formats.log.Fields.word;
 import static org.skelda.formats.log.Fields.yes;
 
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What happened on a line, as the payload of its event beside the line's name. Each kind has types of its own. */
 public final class WorkCodec {
+    private static final double MILLIS_PER_SECOND = 1000;
     /** Every type of event by which a line is worked. */
     public static final List<String> TYPES = List.of(
             "LineAnswered",
@@ -89,6 +91,9 @@ public final class WorkCodec {
                 if (!read.others().isEmpty()) {
                     ArrayNode others = payload.putArray("others");
                     read.others().forEach(one -> judgement(others.addObject(), one));
+                }
+                if (read.since() != null) {
+                    payload.put("since_s", read.since().toMillis() / MILLIS_PER_SECOND);
                 }
             }
             case Compare.Compared compared -> compared(payload, compared);
@@ -152,7 +157,10 @@ public final class WorkCodec {
                         judgement(payload.path("judgement")),
                         payload.path("others").values().stream()
                                 .map(WorkCodec::judgement)
-                                .toList());
+                                .toList(),
+                        payload.has("since_s")
+                                ? Duration.ofMillis(Math.round(number(payload, "since_s") * MILLIS_PER_SECOND))
+                                : null);
             case "LineCompared" -> compared(payload);
             case "LineSaid" ->
                 new Challenge.Said(

@@ -3,12 +3,14 @@ package org.skelda.formats.procedure;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryRule;
+import org.skelda.core.electrics.ChargeRule;
 import org.skelda.formats.kind.KindReader;
 import tools.jackson.databind.JsonNode;
 
-/** What a measure tells of the battery whose volts it is. */
+/** What a measure tells of the battery whose volts or charge current it is. */
 final class PackBattery {
     private static final double PERCENT = 100;
+    private static final double MILLIS_PER_SECOND = 1000;
 
     private PackBattery() {}
 
@@ -31,6 +33,16 @@ final class PackBattery {
                         ? Duration.ofMinutes(battery.path("charge_min").longValue())
                         : null,
                 task == BatteryRule.Task.ENGINE_START ? dip(start) : null,
+                measure.path("source").asString());
+    }
+
+    /** @param measure the node of a charge current */
+    static ChargeRule charge(JsonNode measure) {
+        JsonNode falls = measure.path("falls");
+        return new ChargeRule(
+                falls.path("after").asString(),
+                falls.path("under").doubleValue(),
+                Duration.ofMillis(Math.round(falls.path("within_s").doubleValue() * MILLIS_PER_SECOND)),
                 measure.path("source").asString());
     }
 

@@ -68,7 +68,8 @@ final class PackLines {
                 number(node, "cautionBelow"),
                 number(node, "cautionAbove"),
                 text(node, "source"),
-                node.has("battery") ? PackBattery.rule(node, start) : null);
+                node.has("battery") ? PackBattery.rule(node, start) : null,
+                node.has("falls") ? PackBattery.charge(node) : null);
     }
 
     static PanelMap map(String id, JsonNode node) {
