@@ -3,6 +3,7 @@ package org.skelda.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
@@ -26,9 +27,6 @@ class ScreenshotTour {
             DeskOfDeparture desk = captain.open("307");
             desk.card().waitFor();
             take(page, "flow-desk-day");
-            theme(page, "Night");
-            take(page, "flow-desk-night");
-            theme(page, "Day");
             desk.press("q");
             desk.waitForDialog();
             take(page, "abnormal");
@@ -84,6 +82,12 @@ class ScreenshotTour {
                 .with("RIGHT", ApiClient.signIn(server, "stenvik"));
         crew.work("first-look", "papers", "safety-power", "fire-tests");
         crew.workTo("apu", "apu/bleed");
+        desk.press("k");
+        Locator power = desk.page().getByTestId("power-desk");
+        power.waitFor();
+        take(desk.page(), "power");
+        desk.press("Escape");
+        power.waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         desk.go("Panels ahead");
         while (!desk.line().equals("Altimeters")) {
             desk.answerByKey();
