@@ -76,8 +76,8 @@ public record ChargeCurve(
                     points,
                     Verdict.LATE,
                     number(
-                            "It came under %.0f A only at about %.0f s, %.0f s late. Leave it on external power, switch "
-                                    + "it OFF and ON once more; late again is maintenance.",
+                            "It came under %.0f A only at about %.0f s, %.0f s late. Leave it on external power, "
+                                    + "switch it OFF and ON once more; late again is maintenance.",
                             rule.under_A(), under_s, under_s - within_s),
                     under_s,
                     null,
