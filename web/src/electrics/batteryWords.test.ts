@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { advised, judged } from './batteryWords';
+import { advised, beside, judged } from './batteryWords';
 
 describe('what is told of a battery', () => {
   it('shows each number with its limit and the margin to it', () => {
@@ -9,6 +9,13 @@ describe('what is told of a battery', () => {
     expect(judged({ name: 'Expected dip', value: 14.61, limit: 16.8, margin: -2.19, unit: 'V' })).toBe(
       'Expected dip 14.6 V: 2.19 V under 16.8 V',
     );
+  });
+
+  it('holds another battery against it', () => {
+    expect(beside({ name: 'Battery 2 volts', loaded_v: 25.2, more_V: -0.2 })).toBe(
+      'Beside it: Battery 2 volts 25.2 V, 0.2 V less',
+    );
+    expect(beside({ name: 'Battery 2 volts', loaded_v: 25.4, more_V: 0 })).toMatch(/the same$/);
   });
 
   it('names what is to be done', () => {

@@ -28,3 +28,12 @@ export function judged(number: Advice['numbers'][number]): string {
     `${number.margin < 0 ? 'under' : 'over'} ${number.limit} ${number.unit}`
   );
 }
+
+/** Another battery that does the same, held against this one. */
+export function beside(other: Advice['others'][number]): string {
+  const apart = Math.abs(other.more_V).toFixed(1);
+  return (
+    `Beside it: ${other.name} ${other.loaded_v.toFixed(1)} V, ` +
+    (other.more_V === 0 ? 'the same' : `${apart} V ${other.more_V > 0 ? 'more' : 'less'}`)
+  );
+}

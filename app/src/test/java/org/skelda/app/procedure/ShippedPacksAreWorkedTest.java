@@ -123,6 +123,19 @@ class ShippedPacksAreWorkedTest {
                                 "Main 2 on APU generator; Main 1, Essential AC and Battery bus on Generator 1",
                                 "Main 1, Essential AC and Battery bus on Generator 1; Main 2 on Generator 2")),
                 Arguments.of(
+                        "havern-4.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Battery bus on Batteries",
+                                "Ring left, Main 1 and Main 2 on Ground 1; "
+                                        + "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2",
+                                "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2; "
+                                        + "Ring left, Main 1 and Main 2 on APU 1",
+                                "Ring left, Main 1 and Main 2 on APU 1; "
+                                        + "Ring right, Main 3, Main 4, Essential and Battery bus on APU 2",
+                                "Ring left and Main 1 on Gen 1; Main 2 on Gen 2; Main 3 on Gen 3; "
+                                        + "Ring right, Main 4, Essential and Battery bus on Gen 4")),
+                Arguments.of(
                         "lomvi-t1.yaml",
                         List.of(
                                 "Nothing is powered",
@@ -131,7 +144,26 @@ class ShippedPacksAreWorkedTest {
                                 "Essential bus on Ground power",
                                 "Essential bus on Battery",
                                 "Essential bus on Generator",
-                                "Essential bus and Avionics bus on Generator")));
+                                "Essential bus and Avionics bus on Generator")),
+                Arguments.of(
+                        "lomvi-t2.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Centre bus, Left bus and Right bus on Battery",
+                                "Nothing is powered",
+                                "Centre bus, Left bus and Right bus on Ground power",
+                                "Centre bus, Left bus and Right bus on Generator 2",
+                                "Left bus on Generator 1; Centre bus and Right bus on Generator 2",
+                                "Left bus on Generator 1; Centre bus, Right bus and Avionics bus on Generator 2")),
+                Arguments.of(
+                        "teista-b2.yaml",
+                        List.of(
+                                "Nothing is powered",
+                                "Emergency bus on Battery 1",
+                                "Main 1, Main 2 and Emergency bus on Ground power",
+                                "Main 1, Main 2 and Emergency bus on APU generator",
+                                "Main 1 and Emergency bus on APU generator; Main 2 on Generator 2",
+                                "Main 1 and Emergency bus on Generator 1; Main 2 on Generator 2")));
     }
 
     /** With ground power at the stand, worked in order until the runway: who carries the buses, one after the other. */

@@ -12,9 +12,10 @@ import org.jspecify.annotations.Nullable;
  * @param kind what to do
  * @param words the same with its reason, one or two sentences
  * @param numbers each judged number with its limit, the margin to it, and its unit
+ * @param others what the other batteries that do the same read
  * @param source where the limits come from
  */
-public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, String source) {
+public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<Other> others, String source) {
     private static final double WARM_C = 25;
 
     /** What to do. */
@@ -39,8 +40,32 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, Strin
         }
     }
 
+    /**
+     * Another battery that does the same.
+     *
+     * @param name how its volts are called
+     * @param loaded_v as they were read, V
+     * @param more_V by how much it has more than this one, V; negative when it has less
+     */
+    public record Other(String name, double loaded_v, double more_V) {
+        /** @param own volts of the one that it is held against */
+        public static Other beside(String name, double loaded_v, double own) {
+            return new Other(name, loaded_v, Judged.rounded(loaded_v - own));
+        }
+    }
+
     public BatteryAdvice {
         numbers = List.copyOf(numbers);
+        others = List.copyOf(others);
+    }
+
+    private BatteryAdvice(Kind kind, String words, List<Judged> numbers, String source) {
+        this(kind, words, numbers, List.of(), source);
+    }
+
+    /** The same beside other batteries. */
+    public BatteryAdvice beside(List<Other> all) {
+        return new BatteryAdvice(kind, words, numbers, all, source);
     }
 
     /**

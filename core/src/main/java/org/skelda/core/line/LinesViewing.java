@@ -162,7 +162,7 @@ public final class LinesViewing {
                                 reading.work().unit(),
                                 reading.work().judgement(),
                                 reading.work().others(),
-                                battery(line, reading.work().value()),
+                                battery(ref, line, reading.work().value()),
                                 line.kind() instanceof Measure measure ? measure.charge(record.history()) : null),
                 record.confirmed(),
                 record.deviation(),
@@ -203,15 +203,35 @@ public final class LinesViewing {
     }
 
     /** A battery is taken to be as cold as the air. */
-    private @Nullable BatteryAdvice battery(Line line, double loaded_v) {
+    private @Nullable BatteryAdvice battery(LineRef ref, Line line, double loaded_v) {
         BatteryRule rule =
                 line.kind() instanceof Measure measure ? measure.spec().battery() : null;
         return rule == null
                 ? null
                 : BatteryAdvice.of(
-                        rule,
-                        loaded_v,
-                        progress.value(AIR).orElse(null) instanceof Value.Number(double air_c) ? (Double) air_c : null);
+                                rule,
+                                loaded_v,
+                                progress.value(AIR).orElse(null) instanceof Value.Number(double air_c)
+                                        ? (Double) air_c
+                                        : null)
+                        .beside(besides(ref, rule, loaded_v));
+    }
+
+    /** The other batteries of the same procedure that must do the same, as they were read. */
+    private List<BatteryAdvice.Other> besides(LineRef own, BatteryRule rule, double loaded_v) {
+        return progress.plan().procedure(own.procedure()).stream()
+                .flatMap(procedure -> progress.plan().refs(procedure).stream())
+                .filter(ref -> !ref.equals(own))
+                .flatMap(ref -> progress.plan().line(ref).stream()
+                        .filter(line -> line.kind() instanceof Measure measure
+                                && measure.spec().battery() != null
+                                && measure.spec().battery().task() == rule.task())
+                        .flatMap(line -> Optional.ofNullable(
+                                        progress.lines().line(ref).reading())
+                                .stream()
+                                .map(read -> BatteryAdvice.Other.beside(
+                                        line.label(), read.work().value(), loaded_v))))
+                .toList();
     }
 
     private GateView gate(GateState gate) {
