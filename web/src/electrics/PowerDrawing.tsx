@@ -2,11 +2,19 @@ import { drawn, BUS_HEIGHT, WIDTH } from './drawing';
 import { stands, type NetworkView } from './powerWords';
 import styles from './PowerDesk.module.css';
 
+/** From so many sources on, their words are set smaller. */
+const MANY = 7;
+
 /** Sources on top, buses below, and the way that power takes. */
 export function PowerDrawing({ power }: { power: NetworkView }) {
   const { sources, buses, leads, height } = drawn(power);
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label={`Sources and buses. ${power.says}.`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      className={sources.length >= MANY ? styles.many : undefined}
+      role="img"
+      aria-label={`Sources and buses. ${power.says}.`}
+    >
       {leads.map((lead) => (
         <g key={lead.key} data-live={lead.live || undefined} data-open={lead.tie?.open || undefined}>
           <line x1={lead.x} x2={lead.x} y1={lead.from} y2={lead.to} className={styles.lead} />

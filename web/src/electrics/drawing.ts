@@ -7,7 +7,7 @@ const FIRST_BUS = 88;
 const BUS_STEP = 52;
 export const BUS_HEIGHT = 26;
 /** Room on the right for what leads from one bus to another. */
-const BETWEEN = 26;
+const BETWEEN = 18;
 
 export interface Box {
   id: string;
