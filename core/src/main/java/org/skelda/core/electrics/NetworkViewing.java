@@ -98,7 +98,7 @@ public final class NetworkViewing {
             switch (now.stand(one)) {
                 case FEEDING -> why.add("Nobody unplugs " + one.name() + ": it carries. Off the bus first.");
                 case ON -> why.add(one.name() + " is ON and carries nothing. OFF before the ground unplugs.");
-                case AVAILABLE -> why.add(one.name() + " is available, and that is not on.");
+                case AVAILABLE -> why.add(one.name() + " is available, but not on.");
                 case AWAY, NOT_KNOWN -> {}
             }
         });

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.kind.History.Of;
@@ -107,13 +106,23 @@ public record Measure(
         if (spec.charge() == null) {
             return null;
         }
-        List<ChargeCurve.Point> points = history.all(Read.class).stream()
-                .map(Of::work)
-                .flatMap(read -> read.since() == null
-                        ? Stream.of()
-                        : Stream.of(new ChargeCurve.Point(read.since().toMillis() / THOUSAND, read.value())))
+        List<Of<Read>> reads = history.all(Read.class);
+        List<ChargeCurve.Point> points = reads.stream()
+                .map(read -> new ChargeCurve.Point(
+                        Math.max(0, since(read, reads.getFirst()).toMillis()) / THOUSAND,
+                        read.work().value()))
                 .toList();
         return points.isEmpty() ? null : ChargeCurve.of(spec.charge(), points);
+    }
+
+    /**
+     * Where no clock was started the first reading stands for its start: one reading alone proves nothing either way.
+     */
+    private static Duration since(Of<Read> read, Of<Read> first) {
+        Duration since = read.work().since();
+        return since == null
+                ? Duration.between(first.mark().doneAt(), read.mark().doneAt())
+                : since;
     }
 
     @Override

@@ -112,4 +112,13 @@ class ChargeOfDepartureTest {
         assertThat(read(50).state()).isEqualTo(LineState.OUTSIDE);
         assertThat(charge(line()).verdict()).isEqualTo(ChargeCurve.Verdict.RISES);
     }
+
+    @Test
+    void withoutItsClockOneReadingIsNoProofEither() {
+        assertThat(read(200).state()).isEqualTo(LineState.BEGUN);
+        log.pass(Duration.ofSeconds(30));
+        assertThat(read(40).state()).isEqualTo(LineState.DONE);
+        assertThat(charge(line()).points())
+                .containsExactly(new ChargeCurve.Point(0, 200), new ChargeCurve.Point(30, 40));
+    }
 }

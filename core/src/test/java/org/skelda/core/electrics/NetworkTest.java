@@ -73,7 +73,7 @@ class NetworkTest {
         PowerNow dark = now(states("ground-there"), Set.of(), false, false);
         assertThat(stand(dark, "ground")).isEqualTo(Stand.AVAILABLE);
         assertThat(NetworkViewing.view(dark).says()).isEqualTo("Nothing is powered");
-        assertThat(NetworkViewing.view(dark).why()).isEqualTo("Ground power is available, and that is not on.");
+        assertThat(NetworkViewing.view(dark).why()).isEqualTo("Ground power is available, but not on.");
 
         PowerNow fed = now(states("ground-there", "ground-on", "battery-on"), Set.of(), false, false);
         assertThat(stand(fed, "ground")).isEqualTo(Stand.FEEDING);
