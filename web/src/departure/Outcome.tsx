@@ -16,15 +16,11 @@ export function Outcome({ line }: { line: WorkLine }) {
   const { Outcome: Kind } = kinds[text.kind];
   return (
     <>
-      {view.reading && !view.reading.charge && text.detail.measure && (
+      {view.reading && !view.charge && text.detail.measure && (
         <Reading reading={view.reading} decimals={text.detail.measure.decimals} />
       )}
-      {view.reading?.charge && (
-        <>
-          <ChargeNote charge={view.reading.charge} />
-          <p className={styles.by}>{by(view.reading.mark)}</p>
-        </>
-      )}
+      {view.charge && <ChargeNote charge={view.charge} />}
+      {view.charge && view.reading && <p className={styles.by}>{by(view.reading.mark)}</p>}
       {view.reading?.battery && <BatteryNote battery={view.reading.battery} />}
       {Kind && <Kind line={line} />}
       {view.answered && (

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Entry, Hands } from '../kind/LineKind';
 import { kinds } from '../kind/kinds';
+import { gaugeShows } from '../electrics/gauge';
 import type { Asked } from '../live/DepartureLive';
 import { useDeparture, type WorkLine } from '../live/departureContext';
 import { isSettled, mustWait } from './work';
@@ -70,7 +71,9 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
 
   const answer = (typing: string) => {
     if (!line || unfit(line)) return;
-    const asked = answered(line, typing, hands);
+    // Nothing typed takes what the instrument shows, where a feed reads it.
+    const shows = typing === '' ? gaugeShows(line.text.detail.measure, live.snapshot().power, performance.now()) : null;
+    const asked = answered(line, shows ?? typing, hands);
     if (!asked) return;
     if (naming !== null && armed !== line.text.ref) {
       setArmed(line.text.ref);

@@ -55,7 +55,7 @@ export function PowerDrawing({ power }: { power: NetworkView }) {
               {bus.name}
             </text>
             <text x={box.x + box.width - 10} y={box.y + 18} textAnchor="end" className={styles.stand}>
-              {by ? `on ${by.name}` : bus.powered === false ? 'no power' : 'not known'}
+              {by ? `on ${by.name}` : bus.powered === undefined ? 'not known' : bus.powered ? 'powered' : 'no power'}
             </text>
           </g>
         );

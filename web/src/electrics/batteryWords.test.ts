@@ -6,6 +6,9 @@ describe('what is told of a battery', () => {
     expect(judged({ name: 'Loaded volts', value: 24.6, limit: 23.9, margin: 0.7, unit: 'V' })).toBe(
       'Loaded volts 24.6 V: 0.70 V over 23.9 V',
     );
+    expect(judged({ name: 'Tailwind', value: 14, limit: 8, margin: -6, unit: 'kt' })).toBe(
+      'Tailwind 14.0 kt: 6.00 kt over 8 kt',
+    );
     expect(judged({ name: 'Expected dip', value: 14.61, limit: 16.8, margin: -2.19, unit: 'V' })).toBe(
       'Expected dip 14.6 V: 2.19 V under 16.8 V',
     );

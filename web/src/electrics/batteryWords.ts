@@ -11,6 +11,8 @@ export function advised(kind: Advice['kind']): string {
       return 'Charge it';
     case 'WARM':
       return 'Warm it';
+    case 'INTO_WIND':
+      return 'Into the wind';
     case 'GROUND_POWER':
       return 'Ground power';
     case 'MAINTENANCE':
@@ -25,7 +27,7 @@ export function judged(number: Advice['numbers'][number]): string {
   const margin = Math.abs(number.margin).toFixed(2);
   return (
     `${number.name} ${number.value.toFixed(1)} ${number.unit}: ${margin} ${number.unit} ` +
-    `${number.margin < 0 ? 'under' : 'over'} ${number.limit} ${number.unit}`
+    `${number.value < number.limit ? 'under' : 'over'} ${number.limit} ${number.unit}`
   );
 }
 

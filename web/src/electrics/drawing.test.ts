@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { BUS_HEIGHT, drawn, WIDTH } from './drawing';
-import { stands, ties, without, type NetworkView } from './powerWords';
+import { read, stands, ties, without, type NetworkView } from './powerWords';
 
 const view: NetworkView = {
   says: 'Main 1 and Essential on Generator 1',
   source: 'the type',
+  differs: [],
   sources: ['ground', 'generator-1', 'generator-2'].map((id) => ({
     id,
     name: id,
@@ -13,10 +14,11 @@ const view: NetworkView = {
     carries: id === 'generator-1' ? ['main-1', 'essential'] : [],
     lost: id === 'generator-1' ? ['Essential: instruments'] : [],
     takenOver: [],
+    hasSwitch: false,
   })),
   ties: [
-    { id: 'tie', name: 'Tie', closed: false, byItself: false },
-    { id: 'own', name: 'Transfer', byItself: true },
+    { id: 'tie', name: 'Tie', closed: false, byItself: false, hasSwitch: true },
+    { id: 'own', name: 'Transfer', byItself: true, hasSwitch: false },
   ],
   buses: [
     {
@@ -87,9 +89,17 @@ describe('what is said of a source', () => {
     expect(new Set(all.map((one) => one.words)).size).toBe(5);
   });
 
+  it('tells what a source shows, and of a battery which way its current goes', () => {
+    const source = { ...(view.sources[0] as NetworkView['sources'][number]) };
+    expect(read(source, { voltage_V: 28, current_A: 36.4 })).toBe('28.0 V, 36 A');
+    expect(read({ ...source, kind: 'BATTERY' }, { voltage_V: 24.21, current_A: -12 })).toBe('24.2 V, 12 A out');
+    expect(read({ ...source, kind: 'BATTERY' }, { voltage_V: null, current_A: 43 })).toBe('43 A in');
+    expect(read(source, undefined)).toBeNull();
+  });
+
   it('tells how a tie stands', () => {
     expect(view.ties.map((tie) => ties(tie).words)).toEqual(['open', 'closes by itself when it is wanted']);
-    expect(ties({ id: 'tie', name: 'Tie', byItself: false }).words).toBe('not known');
+    expect(ties({ id: 'tie', name: 'Tie', byItself: false, hasSwitch: true }).words).toBe('not known');
   });
 
   it('tells what is lost without it only where it feeds', () => {

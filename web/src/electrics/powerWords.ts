@@ -1,4 +1,6 @@
 import type { Schemas } from '../api/client';
+import type { PowerReadings } from '../live/liveState';
+import { shown } from '../ui/number';
 
 export type NetworkView = Schemas['NetworkView'];
 export type SourceView = Schemas['SourceView'];
@@ -24,6 +26,21 @@ export function stands(source: SourceView): { shape: string; word: string; words
     case 'NOT_KNOWN':
       return { shape: '?', word: 'not known', words: 'not known' };
   }
+}
+
+/** What a source's instruments show; null when nothing is told. A battery's current is what goes into it. */
+export function read(source: SourceView, shows: PowerReadings[string] | undefined): string | null {
+  const volts = shows?.voltage_V;
+  const amps = shows?.current_A;
+  const words = [
+    typeof volts === 'number' ? `${shown(volts, 1)} V` : null,
+    typeof amps !== 'number'
+      ? null
+      : source.kind === 'BATTERY' && amps !== 0
+        ? `${shown(Math.abs(amps), 0)} A ${amps > 0 ? 'in' : 'out'}`
+        : `${shown(amps, 0)} A`,
+  ].filter((one) => one !== null);
+  return words.length > 0 ? words.join(', ') : null;
 }
 
 /** How a tie stands: a shape and words. */

@@ -1,5 +1,8 @@
 import { advised } from '../electrics/batteryWords';
 import { MeasureEntry } from '../ui/MeasureEntry';
+import { gaugeShows } from '../electrics/gauge';
+import { usePowerReadings } from '../live/departureContext';
+import { useMonotonic } from '../live/useMonotonic';
 import { parsed, shown, typed } from '../ui/number';
 import { shownUnit } from '../ui/units';
 import type { WorkLine } from '../live/departureContext';
@@ -38,6 +41,25 @@ function Limits({ line }: { line: WorkLine }) {
   );
 }
 
+function Reading({ line, typing, setTyping, answer }: Entry) {
+  const { measure: of } = line.text.detail;
+  const power = usePowerReadings();
+  const now = useMonotonic();
+  return (
+    <>
+      <Limits line={line} />
+      <MeasureEntry
+        label={line.text.label}
+        unit={shownUnit(of?.unit ?? '')}
+        reads={gaugeShows(of, power, now)}
+        typing={typing}
+        setTyping={setTyping}
+        enter={() => answer(typing)}
+      />
+    </>
+  );
+}
+
 export const measure: LineKind = {
   key: null,
   main: () => null,
@@ -47,18 +69,7 @@ export const measure: LineKind = {
     const { measure: of } = line.text.detail;
     return value === null || !of ? null : { ask: 'MEASURE', line: line.text.ref, value, unit: of.unit };
   },
-  Entry: ({ line, typing, setTyping, answer }) => (
-    <>
-      <Limits line={line} />
-      <MeasureEntry
-        label={line.text.label}
-        unit={shownUnit(line.text.detail.measure?.unit ?? '')}
-        typing={typing}
-        setTyping={setTyping}
-        enter={() => answer(typing)}
-      />
-    </>
-  ),
+  Entry: Reading,
   press: pressDigits,
   word: (line) => {
     const { reading } = line.view;

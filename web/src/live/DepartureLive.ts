@@ -9,7 +9,7 @@ import {
   type SampleRow,
   type StartMessage,
 } from '../api/client';
-import { begin, reduce, type LiveAction, type LiveState } from './liveState';
+import { begin, reduce, type LiveAction, type LiveState, type PowerReadings } from './liveState';
 import type { ServerClock } from './ServerClock';
 
 type WithoutEnvelope<Request> = Request extends unknown ? Omit<Request, 'commandId' | 'seen'> : never;
@@ -188,6 +188,13 @@ export class DepartureLive {
       this.heard({
         type: 'apu',
         samples: (JSON.parse(message.data) as { samples: SampleRow[] }).samples,
+        at: performance.now(),
+      }),
+    );
+    source.addEventListener('power', (message) =>
+      this.heard({
+        type: 'power',
+        sources: (JSON.parse(message.data) as { sources: PowerReadings }).sources,
         at: performance.now(),
       }),
     );

@@ -16,7 +16,7 @@ export interface WorkLine {
 }
 
 /** All but the readings, which change ten times a second and concern few. */
-export type DeskState = Omit<LiveState, 'engines' | 'apu'>;
+export type DeskState = Omit<LiveState, 'engines' | 'apu' | 'power'>;
 
 interface DepartureValue {
   live: DepartureLive;
@@ -70,6 +70,12 @@ export function useDeparture(): DepartureValue {
 export function useEngines(): Record<number, EngineLive> {
   const { live } = useDeparture();
   return useSyncExternalStore(live.subscribe, () => live.snapshot().engines);
+}
+
+/** What the instruments of the electric sources show; who asks is drawn anew with each reading. */
+export function usePowerReadings(): LiveState['power'] {
+  const { live } = useDeparture();
+  return useSyncExternalStore(live.subscribe, () => live.snapshot().power);
 }
 
 /** What was read of the APU while the page was up; who asks is drawn anew with each reading. */

@@ -25,11 +25,16 @@ export interface LiveState {
   engines: Record<number, EngineLive>;
   /** Readings of the APU as they came, the newest last; `heardAt` on the page's monotonic clock. */
   apu: { samples: SampleRow[]; heardAt: number };
+  /** What the instruments of the electric sources show, by the source; `heardAt` on the page's monotonic clock. */
+  power: { sources: PowerReadings; heardAt: number };
   /** Commands that the server could not take, again and again; they wait to be sent once more. */
   aside: { request: CommandRequest; problem: Problem }[];
   /** The newest refusal that nobody has looked at. */
   problem: Problem | null;
 }
+
+/** V and A by the source; what is not told is not there. */
+export type PowerReadings = Record<string, { voltage_V?: number | null; current_A?: number | null }>;
 
 /** An engine under watch. `heardAt` is when its last reading came, on the page's monotonic clock, in milliseconds. */
 export interface EngineLive {
@@ -47,6 +52,7 @@ export type LiveAction =
   | { type: 'sheet'; sheet: StartSheet | null }
   | { type: 'engine'; message: StartMessage; at: number }
   | { type: 'apu'; samples: SampleRow[]; at: number }
+  | { type: 'power'; sources: PowerReadings; at: number }
   | { type: 'sent' }
   | { type: 'acknowledged' }
   | { type: 'refused'; problem: Problem }
@@ -65,6 +71,7 @@ export function begin(view: DepartureView): LiveState {
     sheet: null,
     engines: {},
     apu: { samples: [], heardAt: Number.NEGATIVE_INFINITY },
+    power: { sources: {}, heardAt: Number.NEGATIVE_INFINITY },
   };
 }
 
@@ -146,6 +153,8 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
         apu: { samples: [...state.apu.samples, ...unknown].slice(-MOST_SAMPLES), heardAt: action.at },
       };
     }
+    case 'power':
+      return { ...state, power: { sources: action.sources, heardAt: action.at } };
     case 'sent':
       return { ...state, sending: true, problem: null };
     case 'acknowledged':

@@ -9,6 +9,7 @@ export function MeasureEntry({
   unit,
   hint = 'Type what it shows.',
   action = 'Enter value',
+  reads = null,
   typing,
   setTyping,
   enter,
@@ -18,6 +19,8 @@ export function MeasureEntry({
   hint?: string;
   /** What its button says. */
   action?: string;
+  /** What a feed reads there now; taken when nothing is typed. */
+  reads?: string | null;
   typing: string;
   setTyping: (text: string) => void;
   enter: () => void;
@@ -45,15 +48,15 @@ export function MeasureEntry({
           <span className={styles.unit}>{unit}</span>
         </label>
         <p id="measure-hint" className={`small ${styles.hint}`}>
-          {hint}
+          {reads === null ? hint : `The readings show ${reads} ${unit} now. Take it, or type what you see.`}
         </p>
         <Button
           variant="filled"
           onClick={enter}
-          disabled={typing === ''}
+          disabled={typing === '' && reads === null}
           rightSection={<span className={styles.key}>Enter</span>}
         >
-          {action}
+          {typing === '' && reads !== null ? `Take ${reads} ${unit}` : action}
         </Button>
       </div>
       <Keypad onKey={(key) => setTyping(typed(typing, key))} onErase={() => setTyping(typing.slice(0, -1))} />

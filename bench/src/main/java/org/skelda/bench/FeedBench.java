@@ -7,10 +7,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.skelda.core.indications.Indication;
 import org.skelda.core.start.Sample;
 import org.skelda.formats.feed.FeedWriter;
@@ -28,7 +27,6 @@ public final class FeedBench {
     private static final long EVERY_MS = 100;
     private static final int SAMPLES_A_SECOND = 10;
     private static final long APART_MS = 173;
-    private static final Pattern LAST_SAMPLE = Pattern.compile("\\[([0-9.E]+)[^\\[\\]]*\\]\\]\\}$");
 
     private final LiveServer server = new LiveServer(STARTS);
     private final ConcurrentHashMap<String, Long> sentAt = new ConcurrentHashMap<>();
@@ -56,8 +54,11 @@ public final class FeedBench {
         readers.getFirst().lines("/api/bench/bare/stream", bench::bareArrived);
         System.out.println("\n| what | n | p50 ms | p99 ms |\n|---|---|---|---|");
         if (List.of(arguments).contains("whole")) {
-            bench.live(STARTS, APART_MS, bench::sendWhole);
-            System.out.println(bench.toApu.row("an APU's reading posted to the same stream's client meanwhile"));
+            for (String round : List.of("on a server that has just begun", "on one that has run for two minutes")) {
+                System.out.println("| **" + round + "** | | | |");
+                bench.live(STARTS, APART_MS, bench::sendWhole);
+                System.out.println(bench.toApu.row("an APU's reading posted to the same stream's client meanwhile"));
+            }
             bench.server.close();
             System.exit(0);
         }
@@ -85,8 +86,6 @@ public final class FeedBench {
     /** @param apart_ms how long after the one before each start begins */
     private void live(int starts, long apart_ms, Sender sender) throws InterruptedException {
         var system = (com.sun.management.OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
-        long cpu = system.getProcessCpuTime();
-        long began = System.nanoTime();
         List<Thread> senders = new ArrayList<>();
         for (LiveServer.Tail tail : server.tails.subList(0, starts)) {
             long after_ms = senders.size() * apart_ms;
@@ -98,6 +97,8 @@ public final class FeedBench {
         toBare = new Times();
         toApu = new Times();
         longestBeat_ns.set(0);
+        long cpu = system.getProcessCpuTime();
+        long began = System.nanoTime();
         for (Thread one : senders) {
             one.join();
         }
@@ -198,22 +199,20 @@ public final class FeedBench {
                 longestBeat_ns.accumulateAndGet(now - before, Math::max);
             }
         }
-        apuArrived(tail, line);
-        Matcher last = line.startsWith("data:{\"view\"") ? LAST_SAMPLE.matcher(line) : null;
-        if (last != null && last.find()) {
-            Long sent = sentAt.remove(tail.departure() + Math.round(Math.floor(Double.parseDouble(last.group(1)))));
-            if (sent != null) {
-                toVerdict.add(System.nanoTime() - sent);
-            }
-        }
+        took(line, "data:{\"samples\"", tail, apuSentAt, toApu);
+        took(line, "data:{\"view\"", tail, sentAt, toVerdict);
     }
 
-    private void apuArrived(LiveServer.Tail tail, String line) {
-        Matcher last = line.startsWith("data:{\"samples\"") ? LAST_SAMPLE.matcher(line) : null;
-        if (last != null && last.find()) {
-            Long sent = apuSentAt.remove(tail.departure() + Math.round(Math.floor(Double.parseDouble(last.group(1)))));
+    /** Notes how long the newest reading of a message was under way: the first number of its last row. */
+    private static void took(
+            String line, String begins, LiveServer.Tail tail, Map<String, Long> sentAt, Times times) {
+        int row = line.startsWith(begins) ? line.lastIndexOf('[') + 1 : 0;
+        int comma = line.indexOf(',', row);
+        if (row > 0 && comma > row) {
+            long at_ms = Math.round(Math.floor(Double.parseDouble(line.substring(row, comma))));
+            Long sent = sentAt.remove(tail.departure() + at_ms);
             if (sent != null) {
-                toApu.add(System.nanoTime() - sent);
+                times.add(System.nanoTime() - sent);
             }
         }
     }

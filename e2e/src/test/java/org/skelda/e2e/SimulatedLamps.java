@@ -24,12 +24,23 @@ record SimulatedLamps(Page page) {
         return desk;
     }
 
-    /** Opens the page from the card of a test, and attaches the simulated aircraft. */
-    static SimulatedLamps beside(DeskOfDeparture desk) {
-        Page lights = desk.page()
+    /** Opens the page from the card of a test; the simulated aircraft is there. */
+    static SimulatedLamps opened(DeskOfDeparture desk) {
+        Page lights = page(desk);
+        lights.getByText("Lamps that fail").first().waitFor();
+        return new SimulatedLamps(lights);
+    }
+
+    private static Page page(DeskOfDeparture desk) {
+        return desk.page()
                 .context()
                 .waitForPage(() ->
                         desk.page().getByText("The simulated aircraft's lights").click());
+    }
+
+    /** Opens the page from the card of a test, and attaches the simulated aircraft. */
+    static SimulatedLamps beside(DeskOfDeparture desk) {
+        Page lights = page(desk);
         lights.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Attach the simulated aircraft"))
                 .click();
         lights.getByText("Lamps that fail").first().waitFor();

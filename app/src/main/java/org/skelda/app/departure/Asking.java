@@ -12,10 +12,8 @@ import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Command;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.need.Value;
-import org.skelda.core.simulator.ApuControls;
-import org.skelda.core.simulator.LightControls;
+import org.skelda.core.simulator.Controls;
 import org.skelda.core.simulator.SimulatorAsk;
-import org.skelda.core.simulator.UnitControls;
 import org.skelda.sim.ControlMove;
 
 /**
@@ -59,8 +57,7 @@ record Asking(Function<String, @Nullable Person> people, boolean office) {
 
     SimulatorAsk control(String control, String position) {
         try {
-            // Which lamps, tests, APU and inertial units there are is the type's: the departure tells.
-            if (!LightControls.has(control) && !ApuControls.has(control) && !UnitControls.has(control)) {
+            if (!Controls.isOfType(control)) {
                 ControlMove.parse(control, position);
             }
             return new SimulatorAsk.TapControl(control, position);

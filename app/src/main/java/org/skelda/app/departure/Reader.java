@@ -1,9 +1,12 @@
 package org.skelda.app.departure;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Iterator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -12,6 +15,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter.DataWithMediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -21,6 +25,9 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 final class Reader {
     private static final Logger LOG = LoggerFactory.getLogger(Reader.class);
     private static final int FAR_BEHIND = 2000;
+    /** Both engines, the APU, a log entry and its view are five. */
+    private static final int MOST_TOGETHER = 16;
+
     private static final long STUCK_ns = 10_000_000_000L;
     /**
      * A page says every ten seconds that it is there; one in the background is let do so once a minute by its browser.
@@ -116,14 +123,18 @@ final class Reader {
     private void send() {
         try {
             while (!ended.get() && before.hasNext()) {
-                send(before.next());
+                send(List.of(before.next()));
             }
+            List<StreamMessage> together = new ArrayList<>();
             while (!ended.get()) {
-                StreamMessage message = queue.take();
-                if (message == END) {
+                together.clear();
+                together.add(queue.take());
+                queue.drainTo(together, MOST_TOGETHER - 1);
+                int end = together.indexOf(END);
+                send(end < 0 ? together : together.subList(0, end));
+                if (end >= 0) {
                     break;
                 }
-                send(message);
             }
             emitter.complete();
         } catch (IOException | IllegalStateException e) {
@@ -135,11 +146,16 @@ final class Reader {
         }
     }
 
-    private void send(StreamMessage message) throws IOException {
-        SseEmitter.SseEventBuilder event =
-                SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
+    /** What waits goes out together: a device that is behind is not told one thing after the other. */
+    private void send(List<StreamMessage> messages) throws IOException {
+        Set<DataWithMediaType> text = new LinkedHashSet<>();
+        for (StreamMessage message : messages) {
+            SseEmitter.SseEventBuilder event =
+                    SseEmitter.event().name(message.name()).data(message.json(), MediaType.APPLICATION_JSON);
+            text.addAll((message.id() == null ? event : event.id(message.id().toString())).build());
+        }
         sendingSince_ns = System.nanoTime() | 1;
-        emitter.send(message.id() == null ? event : event.id(message.id().toString()));
+        emitter.send(text);
         sendingSince_ns = 0;
     }
 

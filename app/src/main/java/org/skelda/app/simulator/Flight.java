@@ -5,25 +5,35 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.app.departure.Departures;
 import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.departure.Event;
+import org.skelda.core.electrics.Network;
+import org.skelda.core.electrics.PowerSample;
 import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
+import org.skelda.core.simulator.PowerControls;
 import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.simulator.UnitControls;
+import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
 import org.skelda.sim.aircraft.SimulatedAircraft;
 import org.skelda.sim.alignment.SimulatedUnits;
 import org.skelda.sim.apu.SimulatedApu;
+import org.skelda.sim.electrics.SimulatedPower;
 
 /**
  * One simulated aircraft: its moves are noted as they come, it is stepped and read ten times a second of life, and
@@ -46,6 +56,7 @@ final class Flight {
     private final Supplier<Optional<List<String>>> lights;
     private final @Nullable SimulatedApu apu;
     private final @Nullable SimulatedUnits units;
+    private volatile @Nullable SimulatedPower power;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
@@ -75,13 +86,30 @@ final class Flight {
         this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
     }
 
-    void note(List<Event> events, Instant at) {
-        for (Event event : events) {
+    /**
+     * Takes note of what moved. Its electrics begin to tell when a hand first is on one of their switches; they stand
+     * then as the crew has told.
+     */
+    void note(Departures.Appended appended) {
+        Network network = appended.after().plan().type().electrics();
+        if (power == null && network != null && movesPower(appended.events())) {
+            power = SimulatedPower.as(
+                    network, micros(appended.at()), appended.after().progress()::toldOfState);
+        }
+        for (Event event : appended.events()) {
             if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))
                     && !LightControls.has(control)) {
-                moves.add(new Move(control, position, micros(at)));
+                moves.add(new Move(control, position, micros(appended.at())));
             }
         }
+    }
+
+    /** Whether a switch of the electrics is among what moved. */
+    static boolean movesPower(List<Event> events) {
+        return events.stream()
+                .anyMatch(
+                        event -> event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, var _))
+                                && PowerControls.has(control));
     }
 
     /** Steps up to now and sends, unless the sending before is still under way. */
@@ -117,6 +145,11 @@ final class Flight {
             if (units != null) {
                 units.advanceTo(read_us);
             }
+            if (power != null) {
+                power.advanceTo(read_us);
+                power.turnedBy(
+                        idling(), apu != null && apu.sample().ready() == Switch.ON, apu != null && apu.generates());
+            }
             boolean due = ++beats % BEATS_AT_REST == 0;
             if (apu != null && (apu.busy() || due)) {
                 waiting.add(FeedWriter.apu(apu.sample()));
@@ -128,8 +161,9 @@ final class Flight {
             boolean lit = (aircraft.busy() || due) && read_us + EVERY_us > now_us;
             List<String> showing = lit ? lights.get().orElse(null) : null;
             UnitsSample shown = units != null && (units.busy() || due) ? units.sample() : null;
-            if (showing != null || shown != null) {
-                waiting.add(FeedWriter.aircraft(read_us, showing, shown));
+            PowerSample carried = power != null && due ? power.sample() : null;
+            if (showing != null || shown != null || carried != null) {
+                waiting.add(FeedWriter.aircraft(read_us, showing, shown, carried));
             }
         }
         while (!waiting.isEmpty()) {
@@ -143,7 +177,11 @@ final class Flight {
     private void moveUntil(long at_us) {
         for (Move move = moves.peek(); move != null && move.at_us() <= at_us; move = moves.peek()) {
             moves.poll();
-            if (UnitControls.has(move.control())) {
+            if (PowerControls.has(move.control())) {
+                if (power != null) {
+                    power.move(move.control(), move.position(), move.at_us());
+                }
+            } else if (UnitControls.has(move.control())) {
                 if (units != null) {
                     units.move(move.control(), move.position(), move.at_us());
                 }
@@ -153,6 +191,17 @@ final class Flight {
                 apu.move(move.control(), move.position(), move.at_us());
             }
         }
+    }
+
+    /** Engines that turn fast enough for their generators. */
+    private Set<Integer> idling() {
+        double least_pct = profile.idle().speed_pct() - profile.idle().tolerance_pct();
+        return IntStream.rangeClosed(1, aircraft.engines())
+                .filter(engine -> aircraft.sample(engine)
+                        .filter(sample -> sample.of(Parameter.SPOOL) >= least_pct)
+                        .isPresent())
+                .boxed()
+                .collect(Collectors.toSet());
     }
 
     private void read() {

@@ -2,6 +2,7 @@ package org.skelda.app.simulator;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,7 @@ import org.skelda.core.feed.Feed;
 import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Start;
+import org.skelda.core.log.LogEntry;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
@@ -163,7 +165,7 @@ public class Simulator {
                     () -> lights(id),
                     apu(departure, begin),
                     units(departure, begin));
-            moves.forEach(move -> flight.note(move.events(), move.at()));
+            moves.forEach(flight::note);
             return flight;
         });
     }
@@ -219,14 +221,24 @@ public class Simulator {
 
     /** What the log holds of the simulated aircraft: when it came, and the moves of its controls. */
     private List<Departures.Appended> moves(UUID id) {
-        return departures.envelopes(id, 0).stream()
-                .map(EventCodec::read)
-                .filter(entry -> entry.event() instanceof Event.OfSimulator
-                        || entry.event()
-                                        instanceof Event.OfFeed(FeedEvent.FeedAttached(var _, var _, boolean simulated))
-                                && simulated)
-                .map(entry -> new Departures.Appended(id, List.of(entry.event()), entry.at(), departures.state(id)))
-                .toList();
+        List<LogEntry<Event>> log =
+                departures.envelopes(id, 0).stream().map(EventCodec::read).toList();
+        Departure now = departures.state(id);
+        List<Departures.Appended> moves = new ArrayList<>();
+        boolean powered = false;
+        for (int i = 0; i < log.size(); i++) {
+            LogEntry<Event> entry = log.get(i);
+            boolean came =
+                    entry.event() instanceof Event.OfFeed(FeedEvent.FeedAttached(var _, var _, boolean simulated))
+                            && simulated;
+            if (came || entry.event() instanceof Event.OfSimulator) {
+                boolean first = !powered && Flight.movesPower(List.of(entry.event()));
+                powered = powered || first;
+                Departure after = first ? Departure.replay(now.plan(), log.subList(0, i + 1)) : now;
+                moves.add(new Departures.Appended(id, List.of(entry.event()), entry.at(), after));
+            }
+        }
+        return moves;
     }
 
     /** Takes note of moved controls; ends with its departure, or when a real feed takes over. */
@@ -241,7 +253,7 @@ public class Simulator {
             flights.remove(appended.departureId());
             return;
         }
-        flight.note(appended.events(), appended.at());
+        flight.note(appended);
     }
 
     /** Takes note of a departure that it had left because nobody worked it: the next beat comes back to it. */

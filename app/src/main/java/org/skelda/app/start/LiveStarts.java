@@ -15,9 +15,11 @@ import org.skelda.app.alignment.LiveUnits;
 import org.skelda.app.apu.LiveApus;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.electrics.LiveElectrics;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.log.Lifecycle;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
@@ -38,7 +40,8 @@ public class LiveStarts {
     private static final long TICK_MS = 100;
     private static final long FOLLOW_MS = 1000;
     private static final Duration RESUMED_WITHIN = Duration.ofHours(24);
-    private static final Duration WORKED_FOR = Duration.ofSeconds(1);
+    /** Only time can bring another departure of a tail to the front unnoticed: its day begins, or is over. */
+    private static final Duration WORKED_FOR = Duration.ofSeconds(30);
 
     private final Departures departures;
     private final Packs packs;
@@ -47,9 +50,11 @@ public class LiveStarts {
     private final TappedStarts tapped;
     private final LiveApus apus;
     private final LiveUnits units;
+    private final LiveElectrics electrics;
     private final ServerClock clock;
     private final ConcurrentHashMap<UUID, LiveTail> live = new ConcurrentHashMap<>();
     private final ConcurrentHashMap<UUID, UUID> assigned = new ConcurrentHashMap<>();
+    private final ConcurrentHashMap<UUID, Lifecycle> lifecycles = new ConcurrentHashMap<>();
     private final Set<UUID> ticking = ConcurrentHashMap.newKeySet();
     private final Cache<TailKey, Optional<UUID>> worked =
             Caffeine.newBuilder().expireAfterWrite(WORKED_FOR).maximumSize(1000).build();
@@ -62,6 +67,7 @@ public class LiveStarts {
             TappedStarts tapped,
             LiveApus apus,
             LiveUnits units,
+            LiveElectrics electrics,
             ServerClock clock) {
         this.departures = departures;
         this.packs = packs;
@@ -70,12 +76,29 @@ public class LiveStarts {
         this.tapped = tapped;
         this.apus = apus;
         this.units = units;
+        this.electrics = electrics;
         this.clock = clock;
     }
 
     /** The readings of a simulated aircraft are its own departure's, whichever else of the tail is worked. */
     public void assign(UUID feed, UUID departureId) {
         assigned.put(feed, departureId);
+    }
+
+    /** A seat taken, a stand left or a record signed may make another departure the tail's. */
+    @EventListener
+    void appended(Departures.Appended appended) {
+        Departure after = appended.after();
+        Lifecycle before = lifecycles.put(appended.departureId(), after.lifecycle());
+        if (before != after.lifecycle()) {
+            TailKey key =
+                    new TailKey(after.opening().operatorId(), after.opening().tail());
+            // Not here: the departure is held, and whoever looks for the tail's may be waiting for it.
+            Thread.ofVirtual().start(() -> worked.invalidate(key));
+        }
+        if (after.lifecycle().closed()) {
+            lifecycles.remove(appended.departureId());
+        }
     }
 
     private record TailKey(String operatorId, String tail) {}
@@ -156,6 +179,7 @@ public class LiveStarts {
                         history,
                         apus,
                         units,
+                        electrics,
                         clock.steady_ns()));
     }
 

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.app.alignment.LiveUnits;
 import org.skelda.app.apu.LiveApus;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.electrics.LiveElectrics;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.TappedEngine;
 import org.skelda.core.crew.Person;
@@ -59,6 +60,7 @@ final class LiveTail {
     private final StartHistory history;
     private final LiveApus apus;
     private final LiveUnits units;
+    private final LiveElectrics electrics;
     private final Map<Subject, EngineWatch> engines = new TreeMap<>();
     private final Map<Subject, Hearing> hearings = new TreeMap<>();
     private final Map<Subject, Long> told_us = new HashMap<>();
@@ -77,6 +79,7 @@ final class LiveTail {
             StartHistory history,
             LiveApus apus,
             LiveUnits units,
+            LiveElectrics electrics,
             long steady_ns) {
         this.departureId = departure.opening().departureId();
         this.operatorId = departure.opening().operatorId();
@@ -91,6 +94,7 @@ final class LiveTail {
         this.history = history;
         this.apus = apus;
         this.units = units;
+        this.electrics = electrics;
         this.begun_ns = steady_ns;
         blocks.subjects(departureId).stream()
                 .filter(Subject::isEngine)
@@ -140,6 +144,13 @@ final class LiveTail {
                         .toList(),
                 actor(),
                 now);
+        electrics.take(
+                departureId,
+                batch.fresh.stream()
+                        .flatMap(line -> Optional.ofNullable(line.power()).stream())
+                        .toList(),
+                actor(),
+                now);
         units.take(
                 departureId,
                 batch.fresh.stream()
@@ -170,6 +181,8 @@ final class LiveTail {
             flagged.addAll(line.impossible());
             FeedLights.unknown(line, departures.state(departureId).plan().type())
                     .forEach(light -> flagged.add("'" + light + "' is no light of this type"));
+            flagged.addAll(LiveElectrics.unknown(
+                    line, departures.state(departureId).plan().type().electrics()));
             long at_us = line.sample().at_us();
             if (at_us > latest_us) {
                 ahead++;

@@ -13,6 +13,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
@@ -29,6 +30,10 @@ import org.skelda.core.alignment.InertialUnit;
 import org.skelda.core.alignment.InertialUnit.Phase;
 import org.skelda.core.alignment.Position;
 import org.skelda.core.alignment.UnitsSample;
+import org.skelda.core.electrics.PowerSample;
+import org.skelda.core.line.Progress;
+import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Names;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
@@ -254,12 +259,12 @@ class FeedDoorTest {
         long at_us = ChronoUnit.MICROS.between(
                 Instant.EPOCH, departures.state(departure("305")).at().plusSeconds(1));
         Position stand = departures.state(departure("305")).units().stand();
-        send(FeedWriter.aircraft(at_us, null, units(at_us, Phase.NAVIGATING, stand)));
+        send(FeedWriter.aircraft(at_us, null, units(at_us, Phase.NAVIGATING, stand), null));
         assertThat(events("UnitsRead")).hasSize(1);
         int told = events("UnitsTold").size();
-        send(FeedWriter.aircraft(at_us + 100_000, null, units(at_us + 100_000, Phase.NAVIGATING, stand)));
+        send(FeedWriter.aircraft(at_us + 100_000, null, units(at_us + 100_000, Phase.NAVIGATING, stand), null));
         assertThat(events("UnitsTold")).as("the same once more is no change").hasSize(told);
-        send(FeedWriter.aircraft(at_us + 200_000, null, units(at_us + 200_000, Phase.STORING, stand)));
+        send(FeedWriter.aircraft(at_us + 200_000, null, units(at_us + 200_000, Phase.STORING, stand), null));
         assertThat(events("UnitsTold")).hasSize(told + 1).last().satisfies(event -> {
             assertThat(event.path("payload").path("units").size()).isEqualTo(2);
             assertThat(event.path("payload").path("events").path(0).path("what").asString())
@@ -268,6 +273,43 @@ class FeedDoorTest {
         assertThat(departures.state(departure("305")).units().units())
                 .extracting(InertialUnit::phase)
                 .containsOnly(Phase.STORING);
+    }
+
+    @Test
+    @Order(27)
+    void whatTheElectricsShowEntersTheLogWhenItChangesAndStrangersAndImpossibleVoltsAreKeptOut() throws Exception {
+        long at_us = ChronoUnit.MICROS.between(
+                Instant.EPOCH, departures.state(departure("305")).at().plusSeconds(2));
+        Answer first = send(FeedWriter.aircraft(at_us, null, null, power(at_us, Switch.OFF, "windmill")));
+        assertThat(first.status()).isEqualTo(200);
+        assertThat(first.body().path("flagged").values())
+                .extracting(JsonNode::asString)
+                .containsExactly(
+                        "voltage_v of 400.0 is outside 0.0 to 300.0",
+                        "'windmill' is no source, tie or bus of this type");
+        send(FeedWriter.aircraft(at_us + 100_000, null, null, power(at_us + 100_000, Switch.OFF, "ground")));
+        assertThat(events("PowerShown")).hasSize(1);
+        send(FeedWriter.aircraft(at_us + 200_000, null, null, power(at_us + 200_000, Switch.ON, "ground")));
+        assertThat(events("PowerShown")).hasSize(2);
+        Progress progress = departures.state(departure("305")).progress();
+        assertThat(progress.value(Names.state("ground-on"))).contains(new Value.YesNo(true));
+        assertThat(progress.value(Names.state("main-1"))).contains(new Value.YesNo(true));
+        send(FeedWriter.aircraft(at_us + 150_000, null, null, power(at_us + 150_000, Switch.OFF, "ground")));
+        assertThat(events("PowerShown")).as("what is older tells nothing").hasSize(2);
+    }
+
+    private static PowerSample power(long at_us, Switch on, String beside) {
+        return new PowerSample(
+                at_us,
+                beside.equals("ground")
+                        ? Map.of("ground", new PowerSample.OfSource(Switch.ON, on, 28, 0))
+                        : Map.of(
+                                "ground",
+                                new PowerSample.OfSource(Switch.ON, on, 28, 0),
+                                beside,
+                                new PowerSample.OfSource(Switch.ON, on, 400, 0)),
+                Map.of(),
+                Map.of());
     }
 
     private static UnitsSample units(long at_us, Phase phase, Position where) {

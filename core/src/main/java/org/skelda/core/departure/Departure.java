@@ -31,6 +31,7 @@ import org.skelda.core.line.Held;
 import org.skelda.core.line.LineRecord;
 import org.skelda.core.line.Lines;
 import org.skelda.core.line.Progress;
+import org.skelda.core.line.Readings;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.need.Known;
@@ -265,7 +266,8 @@ public record Departure(
                         : name -> {
                             Value school = schools.get(name);
                             return school == null ? day.value(name) : Optional.of(school);
-                        });
+                        },
+                new Readings(feed));
     }
 
     /** Whether a feed reads the aircraft now. */

@@ -23,14 +23,19 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<
         USE,
         CHARGE,
         WARM,
+        INTO_WIND,
         GROUND_POWER,
         MAINTENANCE,
         /** Something that is not known decides. */
         NOT_DECIDED
     }
 
-    /** @param margin value less limit: negative when the limit is passed */
+    /** @param margin how much is left to the limit: negative when it is passed */
     public record Judged(String name, double value, double limit, double margin, String unit) {
+        static Judged wind(TailWind wind) {
+            return new Judged("Tailwind", wind.tail_kt(), wind.caution_kt(), wind.caution_kt() - wind.tail_kt(), "kt");
+        }
+
         static Judged volts(String name, double value, double limit) {
             return new Judged(name, rounded(value), limit, rounded(value - limit), "V");
         }
@@ -54,6 +59,11 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<
         }
     }
 
+    /**
+     * The wind on the tail. @param tail_kt as it was read, negative on the nose; @param caution_kt from which it counts
+     */
+    public record TailWind(double tail_kt, double caution_kt) {}
+
     public BatteryAdvice {
         numbers = List.copyOf(numbers);
         others = List.copyOf(others);
@@ -66,6 +76,25 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<
     /** The same beside other batteries. */
     public BatteryAdvice beside(List<Other> all) {
         return new BatteryAdvice(kind, words, numbers, all, source);
+    }
+
+    /** The same with a wind on the tail, which a starter turns against. @param wind null when it was not read */
+    public BatteryAdvice in(@Nullable TailWind wind) {
+        if (wind == null) {
+            return this;
+        }
+        List<Judged> all = new ArrayList<>(numbers);
+        all.add(Judged.wind(wind));
+        if (wind.tail_kt() <= wind.caution_kt()) {
+            return new BatteryAdvice(kind, words, all, others, source);
+        }
+        String over = String.format(
+                Locale.ROOT,
+                "%.0f kt of tailwind, %.0f over the caution: it turns slower against it. Turn into the wind, or ground "
+                        + "power.",
+                wind.tail_kt(),
+                wind.tail_kt() - wind.caution_kt());
+        return new BatteryAdvice(kind == Kind.USE ? Kind.INTO_WIND : kind, words + " " + over, all, others, source);
     }
 
     /**

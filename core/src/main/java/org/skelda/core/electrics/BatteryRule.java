@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param min_v loaded volts under which it must not be used for it, V, positive
  * @param charge how long it is charged when it has less; null when the type's document names no time
  * @param dip how it dips under a starter; null for a task in which that is not computed
+ * @param wind id of the measure that reads the wind on the tail, against which it turns; null where wind is no matter
  * @param source where the numbers come from
  */
 public record BatteryRule(
@@ -17,6 +18,7 @@ public record BatteryRule(
         double min_v,
         @Nullable Duration charge,
         @Nullable Dip dip,
+        @Nullable String wind,
         String source) {
 
     /** What it must do. */

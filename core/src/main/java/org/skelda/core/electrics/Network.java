@@ -42,7 +42,18 @@ public record Network(List<Source> sources, List<Tie> ties, List<Bus> buses, Str
             Kind kind,
             @Nullable Integer engine,
             @Nullable String there,
-            @Nullable String on) {}
+            @Nullable String on) {
+
+        /** Whether a hand outside brings it and takes it away. */
+        public boolean isBrought() {
+            return kind == Kind.GROUND;
+        }
+
+        /** Whether it has a switch of its own among the electrics; the APU's generator is the APU's. */
+        public boolean hasSwitch() {
+            return kind != Kind.APU && (kind != Kind.ENGINE || on != null);
+        }
+    }
 
     /** @param closed the state that tells whether it is closed; null for one that closes by itself when it is wanted */
     public record Tie(String id, String name, @Nullable String closed) {}

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param sources in their order
  * @param ties in their order
  * @param buses in their order
+ * @param differs where the instruments show something else than was told, a sentence each
  * @param source where the network is told
  */
 public record NetworkView(
@@ -19,6 +20,7 @@ public record NetworkView(
         List<SourceView> sources,
         List<TieView> ties,
         List<BusView> buses,
+        List<String> differs,
         String source) {
 
     /**
@@ -28,6 +30,7 @@ public record NetworkView(
      * @param carries ids of the buses that it carries
      * @param lost what would be without power, were it gone at once: each bus with what it carries
      * @param takenOver what another source would carry then, in words
+     * @param hasSwitch whether it has a switch of its own among the electrics
      */
     public record SourceView(
             String id,
@@ -36,10 +39,11 @@ public record NetworkView(
             PowerNow.Stand stand,
             List<String> carries,
             List<String> lost,
-            List<String> takenOver) {}
+            List<String> takenOver,
+            boolean hasSwitch) {}
 
     /** @param closed null when it is not known; @param byItself whether it closes when it is wanted */
-    public record TieView(String id, String name, @Nullable Boolean closed, boolean byItself) {}
+    public record TieView(String id, String name, @Nullable Boolean closed, boolean byItself, boolean hasSwitch) {}
 
     /**
      * A bus.

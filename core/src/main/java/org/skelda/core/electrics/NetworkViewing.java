@@ -33,12 +33,10 @@ public final class NetworkViewing {
                 network.sources().stream().map(this::source).toList(),
                 network.ties().stream()
                         .map(tie -> new NetworkView.TieView(
-                                tie.id(),
-                                tie.name(),
-                                tie.closed() == null ? null : now.known().apply(tie.closed()),
-                                tie.closed() == null))
+                                tie.id(), tie.name(), now.isClosed(tie), now.closesByItself(tie), tie.closed() != null))
                         .toList(),
                 network.buses().stream().map(bus -> bus(bus, fed.get(bus.id()))).toList(),
+                now.differences(),
                 network.source());
     }
 
@@ -52,7 +50,8 @@ public final class NetworkViewing {
                 now.lostWithout(one).stream()
                         .map(bus -> bus.name() + ": " + bus.carries())
                         .toList(),
-                now.takenOver(one));
+                now.takenOver(one),
+                one.hasSwitch());
     }
 
     private NetworkView.BusView bus(Bus bus, @Nullable Fed fed) {

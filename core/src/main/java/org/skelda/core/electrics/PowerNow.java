@@ -1,12 +1,15 @@
 package org.skelda.core.electrics;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.Network.Fed;
 import org.skelda.core.electrics.Network.Kind;
@@ -14,18 +17,44 @@ import org.skelda.core.electrics.Network.Source;
 
 /**
  * How the power stands: which source is there, is on, and feeds, and what would be lost without it. There, on and
- * feeding are three things.
- *
- * @param network of the type
- * @param known what is known of a state of the aircraft, by its id; null when it is not known
- * @param running engines that turn their generators
- * @param apu how the APU gives; null when the type has none
+ * feeding are three things. What the aircraft's own instruments show counts before what the crew told.
  */
-public record PowerNow(
-        Network network,
-        Function<String, @Nullable Boolean> known,
-        Set<Integer> running,
-        @Nullable ApuPower apu) {
+public final class PowerNow {
+    private final Network network;
+    private final Function<String, @Nullable Boolean> told;
+    private final Set<Integer> running;
+    private final @Nullable ApuPower apu;
+    private final PowerSeen seen;
+    private @Nullable Map<String, Fed> fed;
+    private final Map<String, Map<String, Fed>> without = new HashMap<>();
+
+    /**
+     * @param network of the type
+     * @param told what the crew has told of a state of the aircraft, by its id; null when it is not known
+     * @param running engines that turn their generators
+     * @param apu how the APU gives; null when the type has none
+     * @param seen what instruments show
+     */
+    public PowerNow(
+            Network network,
+            Function<String, @Nullable Boolean> told,
+            Set<Integer> running,
+            @Nullable ApuPower apu,
+            PowerSeen seen) {
+        this.network = network;
+        // What a state hangs on may be long; a network asks for it again and again.
+        Map<String, Optional<Boolean>> asked = new HashMap<>();
+        this.told = state -> asked.computeIfAbsent(state, one -> Optional.ofNullable(told.apply(one)))
+                .orElse(null);
+        this.running = running;
+        this.apu = apu;
+        this.seen = seen;
+    }
+
+    /** Of the type. */
+    public Network network() {
+        return network;
+    }
 
     /** @param gives whether it turns fast enough to give current; @param generator whether its generator is on */
     public record ApuPower(boolean gives, boolean generator) {}
@@ -46,8 +75,12 @@ public record PowerNow(
 
     /** Whether a source is there; null when it is not known. */
     private @Nullable Boolean isThere(Source one) {
+        Boolean shown = seen.there().get(one.id());
+        if (shown != null) {
+            return shown;
+        }
         if (one.there() != null) {
-            return known.apply(one.there());
+            return told.apply(one.there());
         }
         return switch (one.kind()) {
             case ENGINE -> running.contains(one.engine());
@@ -60,8 +93,12 @@ public record PowerNow(
 
     /** Whether a source is switched on; null when it is not known. */
     private @Nullable Boolean isOn(Source one) {
+        Boolean shown = seen.on().get(one.id());
+        if (shown != null) {
+            return shown;
+        }
         if (one.on() != null) {
-            return known.apply(one.on());
+            return told.apply(one.on());
         }
         if (one.kind() == Kind.APU) {
             return apu != null && apu.generator();
@@ -78,12 +115,33 @@ public record PowerNow(
     private boolean isClosed(String tie) {
         return network.ties().stream()
                 .filter(one -> one.id().equals(tie))
-                .anyMatch(one -> one.closed() == null || Boolean.TRUE.equals(known.apply(one.closed())));
+                .anyMatch(one -> closesByItself(one) || Boolean.TRUE.equals(isClosed(one)));
     }
 
-    /** What feeds each bus that is fed, by the bus's id. */
-    public Map<String, Fed> fed() {
+    /** Whether a tie is closed when it is wanted, and no instrument tells how it stands. */
+    boolean closesByItself(Network.Tie tie) {
+        return tie.closed() == null && !seen.closed().containsKey(tie.id());
+    }
+
+    /** Whether a tie is closed; null when it is not known, or when it closes by itself. */
+    public @Nullable Boolean isClosed(Network.Tie tie) {
+        Boolean shown = seen.closed().get(tie.id());
+        return shown != null || tie.closed() == null ? shown : told.apply(tie.closed());
+    }
+
+    /** What would feed each bus by how its sources and ties stand, whatever an instrument shows of the bus itself. */
+    private Map<String, Fed> follows() {
         return network.fed(this::gives, this::isClosed);
+    }
+
+    /** What feeds each bus that is fed, by the bus's id; one that is shown dead is not. */
+    public Map<String, Fed> fed() {
+        if (fed == null) {
+            Map<String, Fed> follows = follows();
+            follows.keySet().removeIf(bus -> Boolean.FALSE.equals(seen.powered().get(bus)));
+            fed = follows;
+        }
+        return fed;
     }
 
     /**
@@ -92,6 +150,10 @@ public record PowerNow(
      * @param bus its id
      */
     public @Nullable Boolean isPowered(String bus) {
+        Boolean shown = seen.powered().get(bus);
+        if (shown != null) {
+            return shown;
+        }
         if (fed().containsKey(bus)) {
             return true;
         }
@@ -108,7 +170,44 @@ public record PowerNow(
     private boolean mayBeClosed(String tie) {
         return network.ties().stream()
                 .filter(one -> one.id().equals(tie))
-                .noneMatch(one -> one.closed() != null && Boolean.FALSE.equals(known.apply(one.closed())));
+                .noneMatch(one -> Boolean.FALSE.equals(isClosed(one)));
+    }
+
+    /**
+     * Where the instruments show something else than was told or than follows from the sources, a sentence each. The
+     * instruments are believed, and somebody looks.
+     */
+    public List<String> differences() {
+        Stream<String> sources = network.sources().stream()
+                .flatMap(one -> Stream.of(
+                        difference(one.name(), one.there(), seen.there().get(one.id()), "there", "not there"),
+                        difference(one.name(), one.on(), seen.on().get(one.id()), "ON", "OFF")));
+        Stream<String> ties = network.ties().stream()
+                .map(tie -> difference(tie.name(), tie.closed(), seen.closed().get(tie.id()), "closed", "open"));
+        Map<String, Fed> follows = follows();
+        Map<String, Fed> could = network.fed(this::mayGive, this::mayBeClosed);
+        Stream<String> buses = network.buses().stream().map(bus -> {
+            Boolean shown = seen.powered().get(bus.id());
+            Fed should = follows.get(bus.id());
+            if (Boolean.FALSE.equals(shown) && should != null) {
+                return bus.name() + " is dead, though " + name(should.source()) + " should carry it.";
+            }
+            return Boolean.TRUE.equals(shown) && !could.containsKey(bus.id())
+                    ? bus.name() + " has power, though no source that is on could carry it."
+                    : null;
+        });
+        return Stream.of(sources, ties, buses)
+                .flatMap(all -> all)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private @Nullable String difference(
+            String name, @Nullable String state, @Nullable Boolean shown, String is, String isNot) {
+        Boolean said = state == null ? null : told.apply(state);
+        return shown == null || said == null || said.equals(shown)
+                ? null
+                : name + " was told " + (said ? is : isNot) + "; the readings show it " + (shown ? is : isNot) + ".";
     }
 
     /** How a source stands. */
@@ -136,9 +235,14 @@ public record PowerNow(
                 .toList();
     }
 
+    private Map<String, Fed> without(Source one) {
+        return without.computeIfAbsent(
+                one.id(), gone -> network.fed(id -> !id.equals(gone) && gives(id), this::isClosed));
+    }
+
     /** The buses that would be without power, were a source gone at once. */
     public List<Network.Bus> lostWithout(Source one) {
-        Map<String, Fed> without = network.fed(id -> !id.equals(one.id()) && gives(id), this::isClosed);
+        Map<String, Fed> without = without(one);
         return carried(one).stream()
                 .filter(bus -> !without.containsKey(bus.id()))
                 .toList();
@@ -146,7 +250,7 @@ public record PowerNow(
 
     /** Who would carry what a source carries, were it gone at once: names of sources by names of buses, in words. */
     public List<String> takenOver(Source one) {
-        Map<String, Fed> without = network.fed(id -> !id.equals(one.id()) && gives(id), this::isClosed);
+        Map<String, Fed> without = without(one);
         Map<String, List<String>> by = carried(one).stream()
                 .filter(bus -> without.containsKey(bus.id()))
                 .collect(Collectors.groupingBy(

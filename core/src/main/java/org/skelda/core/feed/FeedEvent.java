@@ -3,6 +3,7 @@ package org.skelda.core.feed;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.skelda.core.electrics.PowerSeen;
 import org.skelda.core.log.Fact;
 
 /** What can have happened to the readings of the aircraft. */
@@ -23,6 +24,12 @@ public sealed interface FeedEvent extends Fact {
             lights = List.copyOf(lights);
         }
     }
+
+    /** The electrics stand otherwise than before. @param power as the instruments show it now */
+    record PowerShown(PowerSeen power) implements FeedEvent {}
+
+    /** What an instrument of a source shows, where a line needs it. @param source by its id; @param current_A A */
+    record CurrentShown(String source, double current_A) implements FeedEvent {}
 
     @Override
     default String subject() {

@@ -58,20 +58,24 @@ public record Measure(
      * @param judgement against the limit that leaves the least, as it was made then
      * @param others against the other limits that applied
      * @param since how long the clock had run that it is read against; null where it is read against none
+     * @param shown what a feed had shown of a charge current before, oldest first
      */
     public record Read(
             double value,
             String unit,
             Judgement judgement,
             List<Judgement> others,
-            @Nullable Duration since) implements Work {
+            @Nullable Duration since,
+            List<ChargeCurve.Point> shown)
+            implements Work {
         /** Read against no clock. */
         public Read(double value, String unit, Judgement judgement, List<Judgement> others) {
-            this(value, unit, judgement, others, null);
+            this(value, unit, judgement, others, null, List.of());
         }
 
         public Read {
             others = List.copyOf(others);
+            shown = List.copyOf(shown);
         }
 
         public boolean withinLimits() {
@@ -101,18 +105,32 @@ public record Measure(
         return spec.limits();
     }
 
-    /** How a charge current falls; null for what is none, and before it was read. */
-    public @Nullable ChargeCurve charge(History history) {
+    /**
+     * How a charge current falls; null for what is none, and before anything was read or shown.
+     *
+     * @param shown what a feed has shown since its clock was started; what was shown at an earlier reading is with it
+     */
+    public @Nullable ChargeCurve charge(History history, List<ChargeCurve.Point> shown) {
         if (spec.charge() == null) {
             return null;
         }
         List<Of<Read>> reads = history.all(Read.class);
-        List<ChargeCurve.Point> points = reads.stream()
-                .map(read -> new ChargeCurve.Point(
-                        Math.max(0, since(read, reads.getFirst()).toMillis()) / THOUSAND,
-                        read.work().value()))
-                .toList();
+        List<ChargeCurve.Point> points = new ArrayList<>();
+        for (Of<Read> read : reads) {
+            add(points, read.work().shown());
+            points.add(new ChargeCurve.Point(
+                    Math.max(0, since(read, reads.getFirst()).toMillis()) / THOUSAND,
+                    read.work().value()));
+        }
+        add(points, shown);
         return points.isEmpty() ? null : ChargeCurve.of(spec.charge(), points);
+    }
+
+    /** What goes on from the points that are there joins them; a battery that was switched on anew begins anew. */
+    private static void add(List<ChargeCurve.Point> points, List<ChargeCurve.Point> shown) {
+        double newest_s = points.isEmpty() ? -1 : points.getLast().at_s();
+        boolean anew = !shown.isEmpty() && shown.getFirst().at_s() <= newest_s && !points.contains(shown.getFirst());
+        shown.stream().filter(one -> anew || one.at_s() > newest_s).forEach(points::add);
     }
 
     /**
@@ -127,7 +145,7 @@ public record Measure(
 
     @Override
     public Standing standing(History history) {
-        ChargeCurve charge = charge(history);
+        ChargeCurve charge = charge(history, List.of());
         if (charge != null) {
             return switch (charge.verdict()) {
                 case AGAIN -> Standing.BEGUN;
@@ -153,7 +171,13 @@ public record Measure(
                 .sorted(Comparator.comparing((Judgement one) -> -one.verdict().ordinal())
                         .thenComparing(one -> one.margin() == null ? Double.POSITIVE_INFINITY : one.margin()))
                 .toList();
-        return Taking.taken(new Read(value, unit, judged.getFirst(), judged.subList(1, judged.size()), since(hand)));
+        return Taking.taken(new Read(
+                value,
+                unit,
+                judged.getFirst(),
+                judged.subList(1, judged.size()),
+                since(hand),
+                hand.charge().apply(spec)));
     }
 
     private @Nullable Duration since(Hand hand) {

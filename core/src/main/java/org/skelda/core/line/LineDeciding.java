@@ -118,7 +118,8 @@ public final class LineDeciding {
                 alone,
                 marks.agree() && marks.control() != null ? marks.control().label() : null,
                 progress::value,
-                this::since);
+                this::since,
+                progress::charge);
     }
 
     private @Nullable Duration since(String clock) {

@@ -17,6 +17,8 @@ import org.skelda.core.measure.Judgement;
  * @param because what its being needed, or not, rests on; null when it is always needed
  * @param earlier when a line that may be done again was done before the newest time; null when it was not
  * @param work what its kind has to show beside that; null when nothing
+ * @param charge how the charge current falls that it reads, as typed and as a feed shows it; null when it is none, and
+ *     before anything is known of it
  */
 public record LineView(
         LineRef ref,
@@ -28,7 +30,8 @@ public record LineView(
         LineRecord.@Nullable Deviation deviation,
         @Nullable List<Ground> because,
         @Nullable List<Mark> earlier,
-        @Nullable WorkView work) {
+        @Nullable WorkView work,
+        @Nullable ChargeCurve charge) {
 
     /**
      * A line's state. BEGUN: some of it is done. RESPONDED: given by one, it waits for the other person. OUTSIDE:
@@ -74,7 +77,6 @@ public record LineView(
      * @param value in {@code unit}, as are the limit and margin of each judgement
      * @param others beside the nearest
      * @param battery what to do with the battery whose volts these are; null when they are none's
-     * @param charge how the charge current falls that this is of; null when it is none
      */
     public record ReadingView(
             Mark mark,
@@ -82,8 +84,7 @@ public record LineView(
             String unit,
             Judgement judgement,
             List<Judgement> others,
-            @Nullable BatteryAdvice battery,
-            @Nullable ChargeCurve charge) {}
+            @Nullable BatteryAdvice battery) {}
 
     /** @param opensAt when it opens by time alone; null when something must be done first */
     public record GateView(

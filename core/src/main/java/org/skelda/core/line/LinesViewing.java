@@ -18,8 +18,7 @@ import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.clock.ClockView;
 import org.skelda.core.clock.RunningClock;
 import org.skelda.core.crew.Seat;
-import org.skelda.core.electrics.BatteryAdvice;
-import org.skelda.core.electrics.BatteryRule;
+import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.kind.History;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
@@ -33,7 +32,6 @@ import org.skelda.core.line.LineView.WaitView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.need.Need;
-import org.skelda.core.need.Value;
 import org.skelda.core.need.When;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
@@ -43,13 +41,13 @@ import org.skelda.core.procedure.Procedure;
  * Tells what was worked of a plan means at a time: what is next, what waits and until when, how much time is in hand.
  */
 public final class LinesViewing {
-    private static final String AIR = "oat_c";
     private static final Set<WaitKind> AT_HAND =
             EnumSet.of(WaitKind.IDLE, WaitKind.APU_AT_HAND, WaitKind.UNITS_AT_HAND, WaitKind.ORDER);
 
     private final Progress progress;
     private final Instant at;
     private final GroundViewing grounds;
+    private final BatteryViewing batteries;
 
     /**
      * @param at the time asked about; the view depends on nothing else
@@ -59,6 +57,7 @@ public final class LinesViewing {
         this.progress = progress;
         this.at = at;
         this.grounds = new GroundViewing(progress, wording);
+        this.batteries = new BatteryViewing(progress);
     }
 
     /** In working order. */
@@ -162,13 +161,20 @@ public final class LinesViewing {
                                 reading.work().unit(),
                                 reading.work().judgement(),
                                 reading.work().others(),
-                                battery(ref, line, reading.work().value()),
-                                line.kind() instanceof Measure measure ? measure.charge(record.history()) : null),
+                                batteries.advice(ref, line, reading.work().value())),
                 record.confirmed(),
                 record.deviation(),
                 because(ref),
                 earlier(line, record),
-                line.kind().view(record.history(), progress::value));
+                line.kind().view(record.history(), progress::value),
+                line.kind() instanceof Measure measure && !settled
+                        ? measure.charge(record.history(), progress.charge(measure.spec()))
+                        : charge(line, record));
+    }
+
+    /** What was shown after it was done with is no matter of the line's. */
+    private static @Nullable ChargeCurve charge(Line line, LineRecord record) {
+        return line.kind() instanceof Measure measure ? measure.charge(record.history(), List.of()) : null;
     }
 
     private static @Nullable List<Mark> earlier(Line line, LineRecord record) {
@@ -200,38 +206,6 @@ public final class LinesViewing {
             case BEGUN -> LineState.BEGUN;
             case OPEN -> progress.need(ref) instanceof Need.NotNeeded ? LineState.NOT_NEEDED : LineState.OPEN;
         };
-    }
-
-    /** A battery is taken to be as cold as the air. */
-    private @Nullable BatteryAdvice battery(LineRef ref, Line line, double loaded_v) {
-        BatteryRule rule =
-                line.kind() instanceof Measure measure ? measure.spec().battery() : null;
-        return rule == null
-                ? null
-                : BatteryAdvice.of(
-                                rule,
-                                loaded_v,
-                                progress.value(AIR).orElse(null) instanceof Value.Number(double air_c)
-                                        ? (Double) air_c
-                                        : null)
-                        .beside(besides(ref, rule, loaded_v));
-    }
-
-    /** The other batteries of the same procedure that must do the same, as they were read. */
-    private List<BatteryAdvice.Other> besides(LineRef own, BatteryRule rule, double loaded_v) {
-        return progress.plan().procedure(own.procedure()).stream()
-                .flatMap(procedure -> progress.plan().refs(procedure).stream())
-                .filter(ref -> !ref.equals(own))
-                .flatMap(ref -> progress.plan().line(ref).stream()
-                        .filter(line -> line.kind() instanceof Measure measure
-                                && measure.spec().battery() != null
-                                && measure.spec().battery().task() == rule.task())
-                        .flatMap(line -> Optional.ofNullable(
-                                        progress.lines().line(ref).reading())
-                                .stream()
-                                .map(read -> BatteryAdvice.Other.beside(
-                                        line.label(), read.work().value(), loaded_v))))
-                .toList();
     }
 
     private GateView gate(GateState gate) {

@@ -12,6 +12,7 @@ import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.clock.RunningClock;
+import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.electrics.PowerNow;
 import org.skelda.core.kind.Choice;
@@ -43,6 +44,7 @@ import org.skelda.core.procedure.TypeSheet;
  * @param apu the APU as lines know it; null when the type has none
  * @param units the inertial units as lines know them; null when the type has none
  * @param known what is known of the day
+ * @param readings of the feed, for lines that ask for them
  */
 public record Progress(
         Plan plan,
@@ -50,12 +52,13 @@ public record Progress(
         Set<Integer> idling,
         @Nullable ApuOfLines apu,
         @Nullable UnitsOfLines units,
-        Known known) {
+        Known known,
+        Readings readings) {
     private static final Value NO_ANSWER = new Value.Word("");
 
     /** The same, were this known. */
     public Progress knowing(Known other) {
-        return new Progress(plan, lines, idling, apu, units, other);
+        return new Progress(plan, lines, idling, apu, units, other, readings);
     }
 
     /**
@@ -108,8 +111,23 @@ public record Progress(
                 .findFirst();
     }
 
-    /** What is known of the aircraft's state: by lines that are complete, engines that run, and what both tell. */
+    /** What a feed has shown of a charge current since its clock was started, oldest first. */
+    public List<ChargeCurve.Point> charge(MeasureSpec spec) {
+        return spec.charge() == null
+                ? List.of()
+                : readings.charge(spec, lines.clocks().get(spec.charge().after()));
+    }
+
+    /** What is known of the aircraft's state: what its instruments show, and what was told where they show nothing. */
     private Optional<Value> state(String name) {
+        Network network = plan.type().electrics();
+        String id = network == null ? null : Names.stateOf(name);
+        Boolean shown = network == null || id == null ? null : readings.power().state(network, id);
+        return shown == null ? told(name) : Optional.of(new Value.YesNo(shown));
+    }
+
+    /** What was told of a state: by lines that are complete, engines that run, and what both tell. */
+    private Optional<Value> told(String name) {
         LineRef done = plan.done(name);
         if (done != null) {
             return Optional.of(new Value.YesNo(complete(done)));
@@ -134,6 +152,13 @@ public record Progress(
                 };
     }
 
+    /**
+     * What was told of a state of the aircraft, whatever its instruments show; null when nothing was. @param id its own
+     */
+    public @Nullable Boolean toldOfState(String id) {
+        return told(Names.state(id)).orElse(null) instanceof Value.YesNo(boolean is) ? (Boolean) is : null;
+    }
+
     /** How the power stands; null when the type tells nothing of it. @param running the APU, as it is then */
     public @Nullable PowerNow power(@Nullable Apu running) {
         Network network = plan.type().electrics();
@@ -141,15 +166,14 @@ public record Progress(
                 ? null
                 : new PowerNow(
                         network,
-                        id -> value(Names.state(id)).orElse(null) instanceof Value.YesNo(boolean is)
-                                ? (Boolean) is
-                                : null,
+                        this::toldOfState,
                         idling,
                         running == null
                                 ? null
                                 : new PowerNow.ApuPower(
                                         running.phase() == Apu.Phase.AVAILABLE || running.phase() == Apu.Phase.COOLING,
-                                        running.run().generator()));
+                                        running.run().generator()),
+                        readings.power());
     }
 
     /** What was chosen; no answer at all once the question is passed over, or is not asked today. */

@@ -4,6 +4,7 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryRule;
 import org.skelda.core.electrics.ChargeRule;
+import org.skelda.core.electrics.Gauge;
 
 /**
  * What a measured line expects. All values are in {@link #unit}.
@@ -20,6 +21,7 @@ import org.skelda.core.electrics.ChargeRule;
  * @param source where the limit comes from, shown beside it
  * @param battery what a battery whose volts these are must do; null when they are none's
  * @param charge how a charge current must fall; null when it is none
+ * @param gauge the instrument that is read, where a feed can tell it; null when none can
  */
 public record MeasureSpec(
         String quantity,
@@ -33,7 +35,8 @@ public record MeasureSpec(
         @Nullable Double cautionAbove,
         String source,
         @Nullable BatteryRule battery,
-        @Nullable ChargeRule charge) {
+        @Nullable ChargeRule charge,
+        @Nullable Gauge gauge) {
 
     /** One that is no battery's. */
     public MeasureSpec(
@@ -58,6 +61,7 @@ public record MeasureSpec(
                 cautionBelow,
                 cautionAbove,
                 source,
+                null,
                 null,
                 null);
     }
@@ -147,7 +151,8 @@ public record MeasureSpec(
                         lowered(cautionAbove, by),
                         source,
                         battery,
-                        charge);
+                        charge,
+                        gauge);
     }
 
     private static @Nullable Double lowered(@Nullable Double limit, double by) {

@@ -1,9 +1,13 @@
 package org.skelda.core.procedure;
 
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
 
 /** How conditions name what is neither a fact of the day nor an option: as they write it. */
 public final class Names {
+    private static final String STATE = "state('";
+    private static final String END = "')";
+
     private Names() {}
 
     /** What a measured line read. */
@@ -33,7 +37,14 @@ public final class Names {
 
     /** Whether the aircraft is in a state, as the operator's procedures tell. */
     public static String state(String id) {
-        return "state('" + id + "')";
+        return STATE + id + END;
+    }
+
+    /** The state that a name stands for; null when it stands for something else. */
+    public static @Nullable String stateOf(String name) {
+        return name.startsWith(STATE) && name.endsWith(END)
+                ? name.substring(STATE.length(), name.length() - END.length())
+                : null;
     }
 
     /** Whether the tail has a modification. */

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.crew.Seat;
+import org.skelda.core.electrics.Gauge;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.kind.Caution;
 import org.skelda.core.kind.Choice;
@@ -23,6 +24,7 @@ import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Memory;
 import org.skelda.core.kind.Start;
+import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
 import org.skelda.core.need.WordIs;
@@ -169,6 +171,25 @@ final class PlanChecks {
                 .distinct()
                 .forEach(name -> findings.add(
                         "electrics: which source is on hangs on " + name + ", which these procedures do not tell"));
+    }
+
+    /** An instrument is of a source that the type has; a wind has a caution. */
+    private void measuresAreWhole() {
+        Network network = plan.type().electrics();
+        plan.type().measures().forEach((id, measure) -> {
+            Gauge gauge = measure.gauge();
+            if (gauge != null
+                    && (network == null
+                            || network.sources().stream()
+                                    .noneMatch(one -> one.id().equals(gauge.source())))) {
+                findings.add("measures/" + id + ": the type's electrics have no source '" + gauge.source() + "'");
+            }
+            String wind = measure.battery() == null ? null : measure.battery().wind();
+            MeasureSpec read = wind == null ? null : plan.type().measures().get(wind);
+            if (wind != null && (read == null || read.cautionAbove() == null)) {
+                findings.add("measures/" + id + ": there is no measure '" + wind + "' with a 'cautionAbove'");
+            }
+        });
     }
 
     private void kindLeadsSomewhere(LineRef ref, Line line) {

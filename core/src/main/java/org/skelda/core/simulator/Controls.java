@@ -41,13 +41,25 @@ public record Controls(Map<String, String> positions) {
         };
     }
 
+    /** Whether a control is of what types differ in: lamps, tests, APU, inertial units, electrics. */
+    public static boolean isOfType(String control) {
+        return LightControls.has(control)
+                || ApuControls.has(control)
+                || UnitControls.has(control)
+                || PowerControls.has(control);
+    }
+
     private static @Nullable String wrong(SimulatorAsk.TapControl tap, TypeSheet type) {
         String lights = LightControls.wrong(tap, type.tests());
         if (lights != null) {
             return lights;
         }
         String units = UnitControls.wrong(tap, type.inertial());
-        return units != null ? units : ApuControls.wrong(tap, type.apu() != null);
+        if (units != null) {
+            return units;
+        }
+        String power = PowerControls.wrong(tap, type.electrics());
+        return power != null ? power : ApuControls.wrong(tap, type.apu() != null);
     }
 
     /** Folds one entry in. */

@@ -29,9 +29,10 @@ class BatteryOfDepartureTest {
             23.9,
             null,
             new BatteryRule.Dip(7.9, 0.009, 25.9, 900, 16.8, 14.8),
+            null,
             "Lomvi T1");
     private static final MeasureSpec SPEC =
-            new MeasureSpec("Battery volts", "V", 1, 0, 40, 23.9, null, null, null, "Lomvi T1", RULE, null);
+            new MeasureSpec("Battery volts", "V", 1, 0, 40, 23.9, null, null, null, "Lomvi T1", RULE, null, null);
     private final TestLog log = TestLog.seated(Plan.of(
             TestPlans.type(TypeSheet.Pilots.TWO),
             List.of(new Procedure(

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.electrics.ChargeRule;
+import org.skelda.core.electrics.Gauge;
+import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.kind.Action;
 import org.skelda.core.kind.Check;
 import org.skelda.core.kind.Doing;
@@ -27,8 +30,20 @@ import org.skelda.core.procedure.TypeSheet;
 /** A charge current on its line: read against the clock of the battery's being on again, until it is proved to fall. */
 class ChargeOfDepartureTest {
     private static final ChargeRule RULE = new ChargeRule("bleed", 45, Duration.ofSeconds(90), "Havern 2A");
-    private static final MeasureSpec SPEC =
-            new MeasureSpec("Charge current", "A", 0, 0, 400, null, null, null, null, "Havern 2A", null, RULE);
+    private static final MeasureSpec SPEC = new MeasureSpec(
+            "Charge current",
+            "A",
+            0,
+            0,
+            400,
+            null,
+            null,
+            null,
+            null,
+            "Havern 2A",
+            null,
+            RULE,
+            new Gauge("battery-1", Gauge.Quantity.CURRENT));
     private static final LineRef CURRENT = LineRef.parse("power/current");
     private static final LineRef AFTER = LineRef.parse("power/after");
     private final TestLog log = TestLog.seated(Plan.of(
@@ -77,9 +92,8 @@ class ChargeOfDepartureTest {
     }
 
     private static ChargeCurve charge(LineView line) {
-        assertThat(line.reading()).isNotNull();
-        assertThat(line.reading().charge()).isNotNull();
-        return line.reading().charge();
+        assertThat(line.charge()).isNotNull();
+        return line.charge();
     }
 
     @Test
@@ -120,5 +134,50 @@ class ChargeOfDepartureTest {
         assertThat(read(40).state()).isEqualTo(LineState.DONE);
         assertThat(charge(line()).points())
                 .containsExactly(new ChargeCurve.Point(0, 200), new ChargeCurve.Point(30, 40));
+    }
+
+    @Test
+    void whatAFeedShowsIsTheCurveAndOneKeyTakesIt() {
+        log.tell(Event.of(new FeedEvent.FeedAttached(UUID.randomUUID(), "Box", false)));
+        log.accept(
+                TestLog.CAPTAIN,
+                Ask.of(new LineAsk.WorkLine(LineRef.parse("power/cycle"), new Doing.Answer(true, null))));
+        for (double current_A : new double[] {80, 62, 50, 43, 41}) {
+            log.pass(Duration.ofSeconds(10));
+            log.tell(Event.of(new FeedEvent.CurrentShown("battery-1", current_A)));
+            log.tell(Event.of(new FeedEvent.CurrentShown("battery-2", 200)));
+        }
+        assertThat(line().reading()).isNull();
+        assertThat(line().state()).as("the crew takes it, nobody else").isEqualTo(LineState.OPEN);
+        assertThat(charge(line()).verdict()).isEqualTo(ChargeCurve.Verdict.GOOD);
+        assertThat(charge(line()).points()).hasSize(5).first().isEqualTo(new ChargeCurve.Point(10, 80));
+        log.pass(Duration.ofSeconds(2));
+        assertThat(read(40).state()).isEqualTo(LineState.DONE);
+        assertThat(charge(line()).points()).hasSize(6);
+        log.tell(Event.of(new FeedEvent.CurrentShown("battery-1", 90)));
+        assertThat(charge(line()).points())
+                .as("what comes later is no matter of the line's")
+                .hasSize(6);
+        assertThat(log.replayed()).isEqualTo(log.state());
+    }
+
+    @Test
+    void aBatteryThatIsSwitchedOnOnceMoreBeginsItsCurveAnew() {
+        log.tell(Event.of(new FeedEvent.FeedAttached(UUID.randomUUID(), "Box", false)));
+        Ask cycle = Ask.of(new LineAsk.WorkLine(LineRef.parse("power/cycle"), new Doing.Answer(true, null)));
+        log.accept(TestLog.CAPTAIN, cycle);
+        for (double current_A : new double[] {130, 120, 115}) {
+            log.pass(Duration.ofSeconds(40));
+            log.tell(Event.of(new FeedEvent.CurrentShown("battery-1", current_A)));
+        }
+        assertThat(read(114).state()).isEqualTo(LineState.OUTSIDE);
+        log.accept(TestLog.CAPTAIN, Ask.of(new LineAsk.Undo(LineRef.parse("power/cycle"), "once more")));
+        log.accept(TestLog.CAPTAIN, cycle);
+        for (double current_A : new double[] {60, 40, 35}) {
+            log.pass(Duration.ofSeconds(10));
+            log.tell(Event.of(new FeedEvent.CurrentShown("battery-1", current_A)));
+        }
+        assertThat(charge(line()).verdict()).isEqualTo(ChargeCurve.Verdict.GOOD);
+        assertThat(charge(line()).points()).hasSize(3);
     }
 }

@@ -18,9 +18,9 @@ class BatteryAdviceTest {
     // source: the fleet's tables, Lomvi T1 and Havern 2A
     private static final BatteryRule.Dip DIP = new BatteryRule.Dip(7.9, 0.009, 25.9, 900, 16.8, 14.8);
     private static final BatteryRule ENGINE =
-            new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, DIP, "Lomvi T1");
+            new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, DIP, null, "Lomvi T1");
     private static final BatteryRule APU =
-            new BatteryRule(BatteryRule.Task.APU_START, 24.6, Duration.ofMinutes(25), null, "Havern 2A");
+            new BatteryRule(BatteryRule.Task.APU_START, 24.6, Duration.ofMinutes(25), null, null, "Havern 2A");
     /** The worst last. */
     private static final List<Kind> ORDER =
             List.of(Kind.USE, Kind.WARM, Kind.GROUND_POWER, Kind.CHARGE, Kind.MAINTENANCE);
@@ -73,11 +73,11 @@ class BatteryAdviceTest {
     @Test
     void anAgedBatteryThatNothingMendsGoesToMaintenance() {
         BatteryRule.Dip aged = new BatteryRule.Dip(13.2, 0.009, 25.9, 900, 16.8, 14.8);
-        BatteryRule rule = new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, aged, "Lomvi T1");
+        BatteryRule rule = new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, aged, null, "Lomvi T1");
         assertThat(BatteryAdvice.of(rule, 25.4, 20.0).kind()).isEqualTo(Kind.MAINTENANCE);
         BatteryRule.Dip older = new BatteryRule.Dip(10.4, 0.009, 25.9, 900, 16.8, 14.8);
         assertThat(BatteryAdvice.of(
-                                new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, older, "Lomvi T1"),
+                                new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, older, null, "Lomvi T1"),
                                 24.5,
                                 25.0)
                         .kind())
@@ -95,7 +95,7 @@ class BatteryAdviceTest {
         BatteryAdvice good = BatteryAdvice.of(APU, 24.6, null);
         assertThat(good.kind()).isEqualTo(Kind.USE);
         assertThat(good.words()).startsWith("It is charged. Whether that is enough to start the APU");
-        BatteryRule without = new BatteryRule(BatteryRule.Task.APU_START, 23.2, null, null, "Havern 2M");
+        BatteryRule without = new BatteryRule(BatteryRule.Task.APU_START, 23.2, null, null, null, "Havern 2M");
         assertThat(BatteryAdvice.of(without, 22.9, null).kind()).isEqualTo(Kind.GROUND_POWER);
     }
 
@@ -112,7 +112,7 @@ class BatteryAdviceTest {
         for (int i = 0; i < 20_000; i++) {
             BatteryRule.Dip dip = new BatteryRule.Dip(
                     random.nextDouble(5, 15), random.nextDouble(0, 0.02), 25.9, 900, 16.8, random.nextDouble(10, 16.8));
-            BatteryRule rule = new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, dip, "table");
+            BatteryRule rule = new BatteryRule(BatteryRule.Task.ENGINE_START, 23.9, null, dip, null, "table");
             double loaded_v = random.nextDouble(20, 26);
             double battery_c = random.nextDouble(-40, 45);
             BatteryAdvice one = BatteryAdvice.of(rule, loaded_v, battery_c);
@@ -138,7 +138,25 @@ class BatteryAdviceTest {
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new BatteryRule.Dip(7.9, 0, 25.9, 900, 14.8, 16.8))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new BatteryRule(BatteryRule.Task.APU_START, 0, null, null, "x"))
+        assertThatThrownBy(() -> new BatteryRule(BatteryRule.Task.APU_START, 0, null, null, null, "x"))
                 .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void aWindOnTheTailIsAskedForBesideAndTurnsAGoodBatteryIntoTheWind() {
+        BatteryAdvice calm = BatteryAdvice.of(ENGINE, 25.4, 20.0);
+        assertThat(calm.kind()).isEqualTo(BatteryAdvice.Kind.USE);
+        assertThat(calm.in(null)).isEqualTo(calm);
+        BatteryAdvice light = calm.in(new BatteryAdvice.TailWind(8, 8));
+        assertThat(light.kind()).isEqualTo(BatteryAdvice.Kind.USE);
+        assertThat(light.numbers()).contains(new BatteryAdvice.Judged("Tailwind", 8, 8, 0, "kt"));
+        BatteryAdvice strong = calm.in(new BatteryAdvice.TailWind(14, 8));
+        assertThat(strong.kind()).isEqualTo(BatteryAdvice.Kind.INTO_WIND);
+        assertThat(strong.numbers()).contains(new BatteryAdvice.Judged("Tailwind", 14, 8, -6, "kt"));
+        assertThat(strong.words())
+                .contains("14 kt of tailwind, 6 over the caution")
+                .contains("Turn into the wind");
+        BatteryAdvice weak = BatteryAdvice.of(ENGINE, 23.0, 20.0);
+        assertThat(weak.in(new BatteryAdvice.TailWind(14, 8)).kind()).isEqualTo(weak.kind());
     }
 }

@@ -20,6 +20,7 @@ import org.skelda.core.electrics.Network.Tie;
 import org.skelda.core.electrics.Network.Way;
 import org.skelda.core.electrics.PowerNow.ApuPower;
 import org.skelda.core.electrics.PowerNow.Stand;
+import org.skelda.core.start.Switch;
 
 class NetworkTest {
     private static final Network TWIN = new Network(
@@ -48,7 +49,7 @@ class NetworkTest {
     }
 
     private static PowerNow now(Map<String, Boolean> states, Set<Integer> running, boolean apu, boolean generator) {
-        return new PowerNow(TWIN, states::get, running, new ApuPower(apu, generator));
+        return new PowerNow(TWIN, states::get, running, new ApuPower(apu, generator), PowerSeen.NOTHING);
     }
 
     private static Map<String, Boolean> states(String... on) {
@@ -106,9 +107,61 @@ class NetworkTest {
         assertThat(closed.fed().get("main-2")).isEqualTo(new Network.Fed(new Way("generator-1", "tie"), "generator-1"));
     }
 
+    private static PowerNow shown(PowerSeen seen, String... told) {
+        return new PowerNow(TWIN, states(told)::get, Set.of(), new ApuPower(false, false), seen);
+    }
+
+    @Test
+    void whatInstrumentsShowCountsBeforeWhatWasToldAndIsSaidWhereTheyDiffer() {
+        PowerSeen off = PowerSeen.NOTHING.with(sample("ground", Switch.ON, Switch.OFF));
+        PowerNow now = shown(off, "ground-there", "ground-on", "battery-on");
+        assertThat(stand(now, "ground")).isEqualTo(Stand.AVAILABLE);
+        assertThat(now.isPowered("main-1")).isFalse();
+        assertThat(now.differences()).containsExactly("Ground power was told ON; the readings show it OFF.");
+        assertThat(NetworkViewing.view(now).differs()).isEqualTo(now.differences());
+        assertThat(off.state(TWIN, "ground-on")).isFalse();
+        assertThat(off.state(TWIN, "battery-on")).as("nothing was shown of it").isNull();
+
+        PowerNow same = shown(off.with(sample("ground", Switch.UNTOLD, Switch.ON)), "ground-there", "ground-on");
+        assertThat(stand(same, "ground")).isEqualTo(Stand.FEEDING);
+        assertThat(same.differences()).isEmpty();
+    }
+
+    @Test
+    void aBusThatIsDeadThoughItShouldBeCarriedIsSaidAndIsNotTakenAsCarried() {
+        PowerSeen dead = PowerSeen.NOTHING.with(
+                new PowerSample(1, Map.of(), Map.of(), Map.of("main-1", Switch.OFF, "main-2", Switch.ON)));
+        PowerNow now = shown(dead, "ground-there", "ground-on");
+        assertThat(now.differences()).containsExactly("Bus main-1 is dead, though Ground power should carry it.");
+        assertThat(now.carried(source("ground"))).extracting(Bus::id).doesNotContain("main-1");
+        assertThat(now.isPowered("main-1")).isFalse();
+        assertThat(shown(dead).differences())
+                .containsExactly("Bus main-2 has power, though no source that is on could carry it.");
+    }
+
+    private static PowerSample sample(String source, Switch there, Switch on) {
+        return new PowerSample(
+                1, Map.of(source, new PowerSample.OfSource(there, on, Double.NaN, Double.NaN)), Map.of(), Map.of());
+    }
+
+    @Test
+    void aSampleTellsItsStrangersAndGoesOnWithoutThem() {
+        PowerSample sample = new PowerSample(
+                1,
+                Map.of(
+                        "ground", new PowerSample.OfSource(Switch.ON, Switch.ON, 28, 3),
+                        "windmill", new PowerSample.OfSource(Switch.ON, Switch.ON, 28, 3)),
+                Map.of("rope", Switch.ON),
+                Map.of("main-1", Switch.ON, "main-7", Switch.ON));
+        assertThat(sample.unknown(TWIN)).containsExactly("main-7", "rope", "windmill");
+        assertThat(sample.known(TWIN).unknown(TWIN)).isEmpty();
+        assertThat(sample.known(TWIN).sources()).containsOnlyKeys("ground");
+        assertThat(sample.known(TWIN).buses()).containsOnlyKeys("main-1");
+    }
+
     @Test
     void whatIsNotKnownIsNeverTakenForANo() {
-        PowerNow unknown = new PowerNow(TWIN, _ -> null, Set.of(), null);
+        PowerNow unknown = new PowerNow(TWIN, _ -> null, Set.of(), null, PowerSeen.NOTHING);
         assertThat(unknown.isPowered("main-1")).isNull();
         assertThat(stand(unknown, "ground")).isEqualTo(Stand.NOT_KNOWN);
         assertThat(NetworkViewing.view(unknown).says()).isEqualTo("Which source carries the buses is not known");

@@ -85,7 +85,7 @@ public final class FeedReader {
         long at_us = Math.addExact(Math.multiplyExact(at.getEpochSecond(), US_PER_S), at.getNano() / 1000);
         if (subject.equals(Subject.APU)) {
             ApuSample apu = ApuReadings.read(number, node, at_us, impossible);
-            return new FeedLine(at, subject, Sample.nothing(at_us), null, apu, null, impossible);
+            return new FeedLine(at, subject, Sample.nothing(at_us), null, apu, null, null, impossible);
         }
         Sample sample = sample(number, node, at_us, impossible);
         return new FeedLine(
@@ -95,6 +95,7 @@ public final class FeedReader {
                 lights(number, node),
                 null,
                 UnitReadings.read(number, node, at_us, impossible),
+                PowerReadings.read(number, node, at_us, impossible),
                 impossible);
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.apu.ApuSample;
+import org.skelda.core.electrics.PowerSample;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -37,9 +38,9 @@ public final class FeedWriter {
         return JSON.writeValueAsString(node);
     }
 
-    /** What the aircraft shows, without its inertial units. */
+    /** What the aircraft shows, without its inertial units and its electrics. */
     public static String lights(long at_us, List<String> lights) {
-        return aircraft(at_us, lights, null);
+        return aircraft(at_us, lights, null, null);
     }
 
     /**
@@ -47,8 +48,10 @@ public final class FeedWriter {
      *
      * @param lights all that are lit, shown or heard, by their ids; null to tell nothing of them
      * @param units what its inertial units show; null to tell nothing of them
+     * @param power how its electrics stand; null to tell nothing of them
      */
-    public static String aircraft(long at_us, @Nullable List<String> lights, @Nullable UnitsSample units) {
+    public static String aircraft(
+            long at_us, @Nullable List<String> lights, @Nullable UnitsSample units, @Nullable PowerSample power) {
         ObjectNode node = begun(Subject.AIRCRAFT, at_us);
         if (lights != null) {
             ArrayNode array = node.putArray("lights");
@@ -56,6 +59,9 @@ public final class FeedWriter {
         }
         if (units != null) {
             UnitReadings.write(units, node.putArray("inertial"));
+        }
+        if (power != null) {
+            PowerReadings.write(power, node.putObject("electrics"));
         }
         return JSON.writeValueAsString(node);
     }

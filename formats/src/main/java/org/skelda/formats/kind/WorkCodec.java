@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.crosscheck.Slip;
+import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.kind.Challenge;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Communication;
@@ -95,6 +96,12 @@ public final class WorkCodec {
                 if (read.since() != null) {
                     payload.put("since_s", read.since().toMillis() / MILLIS_PER_SECOND);
                 }
+                if (!read.shown().isEmpty()) {
+                    ArrayNode shown = payload.putArray("shown");
+                    read.shown()
+                            .forEach(point ->
+                                    shown.addObject().put("at_s", point.at_s()).put("current_a", point.current_A()));
+                }
             }
             case Compare.Compared compared -> compared(payload, compared);
             case Challenge.Said said -> {
@@ -160,7 +167,10 @@ public final class WorkCodec {
                                 .toList(),
                         payload.has("since_s")
                                 ? Duration.ofMillis(Math.round(number(payload, "since_s") * MILLIS_PER_SECOND))
-                                : null);
+                                : null,
+                        payload.path("shown").values().stream()
+                                .map(point -> new ChargeCurve.Point(number(point, "at_s"), number(point, "current_a")))
+                                .toList());
             case "LineCompared" -> compared(payload);
             case "LineSaid" ->
                 new Challenge.Said(

@@ -4,6 +4,7 @@ import java.time.Duration;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryRule;
 import org.skelda.core.electrics.ChargeRule;
+import org.skelda.core.electrics.Gauge;
 import org.skelda.formats.kind.KindReader;
 import tools.jackson.databind.JsonNode;
 
@@ -33,6 +34,7 @@ final class PackBattery {
                         ? Duration.ofMinutes(battery.path("charge_min").longValue())
                         : null,
                 task == BatteryRule.Task.ENGINE_START ? dip(start) : null,
+                battery.has("wind") ? battery.path("wind").asString() : null,
                 measure.path("source").asString());
     }
 
@@ -44,6 +46,14 @@ final class PackBattery {
                 falls.path("under").doubleValue(),
                 Duration.ofMillis(Math.round(falls.path("within_s").doubleValue() * MILLIS_PER_SECOND)),
                 measure.path("source").asString());
+    }
+
+    /** @param measure the node of a measure that has its instrument in the feed */
+    static Gauge gauge(JsonNode measure) {
+        JsonNode gauge = measure.path("gauge");
+        return new Gauge(
+                gauge.path("of").asString(),
+                KindReader.word(Gauge.Quantity.class, gauge.path("shows").asString()));
     }
 
     private static BatteryRule.@Nullable Dip dip(JsonNode start) {

@@ -69,7 +69,8 @@ final class PackLines {
                 number(node, "cautionAbove"),
                 text(node, "source"),
                 node.has("battery") ? PackBattery.rule(node, start) : null,
-                node.has("falls") ? PackBattery.charge(node) : null);
+                node.has("falls") ? PackBattery.charge(node) : null,
+                node.has("gauge") ? PackBattery.gauge(node) : null);
     }
 
     static PanelMap map(String id, JsonNode node) {

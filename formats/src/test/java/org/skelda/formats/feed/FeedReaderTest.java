@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -17,6 +18,7 @@ import org.skelda.core.alignment.Position;
 import org.skelda.core.alignment.UnitsSample;
 import org.skelda.core.apu.ApuSample;
 import org.skelda.core.apu.AutomaticStop;
+import org.skelda.core.electrics.PowerSample;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
@@ -97,6 +99,50 @@ class FeedReaderTest {
     }
 
     @Test
+    void whatTheElectricsShowIsReadAsItWasWrittenAndWhatNoInstrumentShowsIsLeftOut() {
+        PowerSample power = new PowerSample(
+                1_777_886_353_100_000L,
+                Map.of(
+                        "battery", new PowerSample.OfSource(Switch.UNTOLD, Switch.ON, 24.2, -31.5),
+                        "ground", new PowerSample.OfSource(Switch.ON, Switch.OFF, Double.NaN, Double.NaN)),
+                Map.of("tie", Switch.OFF),
+                Map.of("main-1", Switch.ON, "main-2", Switch.OFF));
+        assertThat(read(FeedWriter.aircraft(power.at_us(), null, null, power), StartProfile.Engine.JET)
+                        .getFirst()
+                        .power())
+                .isEqualTo(power);
+        FeedLine wrong = read(
+                        electrics("{\"sources\":{\"battery\":{\"on\":1,\"voltage_v\":400}}}"), StartProfile.Engine.JET)
+                .getFirst();
+        assertThat(wrong.impossible()).containsExactly("voltage_v of 400 is outside 0.0 to 300.0");
+        assertThat(wrong.power()).isNotNull();
+        assertThat(wrong.power().sources().get("battery").voltage_V()).isNaN();
+        assertThat(read(GOOD, StartProfile.Engine.JET).getFirst().power()).isNull();
+    }
+
+    private static String electrics(String value) {
+        return "{\"t\":\"2026-05-04T09:12:33Z\",\"subject\":\"aircraft\",\"electrics\":" + value + "}";
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "[1]|is no object of sources, ties and buses",
+                "{\"sources\":[1]}|is no object of at most 40 names",
+                "{\"sources\":{\"battery\":1}}|holds something that is no source",
+                "{\"sources\":{\"battery\":{\"on\":2}}}|is 2; expected 0 or 1",
+                "{\"sources\":{\"battery\":{\"voltage_v\":\"much\"}}}|is not a number",
+                "{\"buses\":{\"0123456789012345678901234567890123456789012345678901234567890\":1}}|of more than 60",
+            })
+    void electricsThatAreNoneRefuseTheBatchByTheirLine(String value, String words) {
+        assertThatThrownBy(() -> read(GOOD + "\n" + electrics(value), StartProfile.Engine.JET))
+                .isInstanceOf(InvalidFeed.class)
+                .hasMessageContaining("line 2")
+                .hasMessageContaining(words);
+    }
+
+    @Test
     void whatInertialUnitsShowIsReadAsItWasWritten() {
         Position stand = new Position(62.41, -10.82);
         UnitsSample whole = new UnitsSample(
@@ -113,7 +159,7 @@ class FeedReaderTest {
                                 Switch.ON),
                         null,
                         new UnitsSample.One(null, Double.NaN, stand, null, 3.5, null, Switch.UNTOLD, Switch.UNTOLD)));
-        FeedLine read = read(FeedWriter.aircraft(1_777_886_353_100_000L, null, whole), StartProfile.Engine.JET)
+        FeedLine read = read(FeedWriter.aircraft(1_777_886_353_100_000L, null, whole, null), StartProfile.Engine.JET)
                 .getFirst();
         assertThat(read.units()).isEqualTo(whole);
         assertThat(read.lights()).isNull();

@@ -23,6 +23,8 @@ import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.crosscheck.Slip;
 import org.skelda.core.departure.Event;
+import org.skelda.core.electrics.ChargeCurve;
+import org.skelda.core.electrics.PowerSeen;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.feed.FeedEvent;
@@ -157,6 +159,19 @@ public final class SampleLog {
                 units(new UnitEvent.Found(BEGIN, InertialUnit.Phase.ALIGNING, STAND, Duration.ofMillis(312_250))),
                 units(new UnitEvent.Found(BEGIN, InertialUnit.Phase.NAVIGATING, null, Duration.ZERO)),
                 Event.of(new FeedEvent.LightsSeen(List.of("bell", "fire-1"))),
+                Event.of(new FeedEvent.PowerShown(new PowerSeen(
+                        Map.of("ground", true),
+                        Map.of("ground", false, "battery", true),
+                        Map.of("tie", false),
+                        Map.of()))),
+                Event.of(new FeedEvent.CurrentShown("battery", 61.5)),
+                worked(new Measure.Read(
+                        41,
+                        "A",
+                        judgement(Judgement.Verdict.WITHIN, 45.0, 4.0),
+                        List.of(),
+                        Duration.ofMillis(38_500),
+                        List.of(new ChargeCurve.Point(1, 61.5), new ChargeCurve.Point(11, 50)))),
                 worked(new Indications.OneSeen("held", "fire-2", false, List.of("fire-1", "fire-2"))),
                 worked(new Indications.Decided("held", "fire-2", Indications.Verdict.GO, "the other loop works")),
                 worked(new Indications.Decided("held", "fire-1", Indications.Verdict.MAINTENANCE, null)),
