@@ -1,5 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { useFocusOfKey } from '../keys/useFocusOfKey';
 import { useOneKey } from '../keys/useOneKey';
 import { useDeparture } from '../live/departureContext';
 import { TakeBack } from '../ui/TakeBack';
@@ -16,11 +17,7 @@ export function UnitsTelling({ units }: { units: UnitsView }) {
   const next = useUnitsNext(units);
   const key = useOneKey(`${units.next ?? ''} ${units.nextFor.join()}`);
   const send = useTellUnits();
-  const main = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    if (document.activeElement === document.body || document.activeElement?.getAttribute('role') === 'dialog')
-      main.current?.focus();
-  }, [next?.words]);
+  const main = useFocusOfKey();
   const all = units.units.length;
   const of = (can: number[]) => (unit === '' ? can : can.filter((number) => String(number) === unit));
   const tell = (tap: UnitTap, numbers: number[], more = {}) => {

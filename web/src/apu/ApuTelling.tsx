@@ -1,8 +1,8 @@
 import { Button, NativeSelect } from '@mantine/core';
-import { useEffect, useRef } from 'react';
 import { useDeparture } from '../live/departureContext';
 import { TakeBack } from '../ui/TakeBack';
 import { serverClock } from '../live/useServerNow';
+import { useFocusOfKey } from '../keys/useFocusOfKey';
 import { useOneKey } from '../keys/useOneKey';
 import { ApuPeak } from './ApuPeak';
 import type { ApuSheet, ApuTap, ApuView } from './apuWords';
@@ -20,12 +20,7 @@ export function ApuTelling({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | nul
   const others = apu.offers.filter((offer) => offer !== next && offer.tap !== 'STOPPED_ITSELF');
   const stops = apu.offers.some((offer) => offer.tap === 'STOPPED_ITSELF');
   const newest = apu.newest;
-  const main = useRef<HTMLButtonElement>(null);
-  // The button of the one key has the focus.
-  useEffect(() => {
-    if (document.activeElement === document.body || document.activeElement?.getAttribute('role') === 'dialog')
-      main.current?.focus();
-  }, [next?.tap]);
+  const main = useFocusOfKey();
   return (
     <div className={styles.telling}>
       {next && (

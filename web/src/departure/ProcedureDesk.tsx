@@ -74,14 +74,17 @@ export function ProcedureDesk({
   // What is typed belongs to its line: the late answer to an earlier one must not take it away.
   const ref = line?.text.ref;
   const typing = draft?.ref === ref ? (draft?.text ?? '') : '';
-  const setTyping = (text: string) => setDraft(ref === undefined ? null : { ref, text });
+  // The same function however often the desk is drawn: what waits a while before it types does not begin anew.
+  const setTyping = useCallback((text: string) => setDraft(ref === undefined ? null : { ref, text }), [ref]);
   const typed = () => setDraft((current) => (current?.ref === ref ? null : current));
   // After a visit, a closed dialog, or a line whose button is gone, the desk's keys must reach the desk.
   useEffect(() => {
     if (dialog === null && !idle) heading.current?.focus({ preventScroll: true });
   }, [dialog, idle]);
   useEffect(() => {
-    if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+    // What lies over the desk keeps the focus.
+    if (document.activeElement === document.body && !document.querySelector('[aria-modal="true"]'))
+      heading.current?.focus({ preventScroll: true });
   }, [line]);
   // When it does not come now, it is asked for again where it is needed.
   useEffect(() => void startDesk().catch(() => undefined), []);

@@ -21,7 +21,7 @@ export function pressDigits(key: string, { typing, setTyping, answer }: Entry): 
 function Limits({ line }: { line: WorkLine }) {
   const { measure } = line.text.detail;
   const { limits } = line.view.work ?? {};
-  if (!measure || line.view.reading) return null;
+  if (!measure || line.view.reading || line.view.charge) return null;
   if (!limits) return <p className={styles.note}>Source of the limit: {measure.source}.</p>;
   return (
     <ul className={styles.limits} aria-label="Limits that apply today">

@@ -87,7 +87,7 @@ export function useApuReadings(): LiveState['apu'] {
 function useDeskState(live: DepartureLive): DeskState {
   const known = useRef<DeskState | null>(null);
   return useSyncExternalStore(live.subscribe, () => {
-    const { engines: _, apu: __, ...now } = live.snapshot();
+    const { engines: _, apu: __, power: ___, ...now } = live.snapshot();
     const before = known.current;
     if (before === null || (Object.keys(now) as (keyof DeskState)[]).some((key) => before[key] !== now[key]))
       known.current = now;

@@ -204,8 +204,7 @@ public final class FeedBench {
     }
 
     /** Notes how long the newest reading of a message was under way: the first number of its last row. */
-    private static void took(
-            String line, String begins, LiveServer.Tail tail, Map<String, Long> sentAt, Times times) {
+    private static void took(String line, String begins, LiveServer.Tail tail, Map<String, Long> sentAt, Times times) {
         int row = line.startsWith(begins) ? line.lastIndexOf('[') + 1 : 0;
         int comma = line.indexOf(',', row);
         if (row > 0 && comma > row) {

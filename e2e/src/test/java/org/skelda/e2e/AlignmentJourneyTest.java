@@ -3,21 +3,19 @@ package org.skelda.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import java.nio.file.Path;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
- * The inertial units in a rehearsal: told by taps with a wrong position and a tow; read from the simulated aircraft
- * with what disturbs them; and by the lines of their procedure under one key.
+ * The inertial units in a rehearsal: read from the simulated aircraft with what disturbs them, and by the lines of
+ * their procedure under one key.
  */
 class AlignmentJourneyTest {
     /** Eighteen minutes are some forty seconds; what lasts less than half a minute is not waited for. */
     private static final int TIMES_LIFE = 25;
 
-    private static final String PICTURES = System.getProperty("skelda.pictures");
     private static TestServer server;
     private static Browsers browsers;
 
@@ -31,50 +29,6 @@ class AlignmentJourneyTest {
     static void end() {
         browsers.close();
         server.close();
-    }
-
-    private static void picture(DeskOfDeparture desk, String name) {
-        if (PICTURES == null) {
-            return;
-        }
-        Page page = desk.page();
-        for (String theme : new String[] {"day", "night"}) {
-            page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
-            TestServer.pause(150);
-            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(PICTURES, name + "-" + theme + ".png")));
-        }
-        page.evaluate("() => document.documentElement.dataset.theme = 'day'");
-    }
-
-    @Test
-    void toldByTapsAWrongPositionIsNamedAndATowBeginsOneCountAnew() {
-        DeskOfDeparture desk = SimulatedLamps.rehearsal(CrewMember.signIn(browsers, server, "Malin Oddsrud"), "R41");
-        UnitsOfDesk units = UnitsOfDesk.over(desk);
-        units.says("Inertial units 1 and 2 are off");
-        picture(desk, "units-1-off");
-        Axe.findsNothing(desk.page(), "the inertial units, off");
-        units.space("ALIGN");
-        units.says("Enter the position in inertial units 1 and 2");
-        units.type("Position as the units show it", "N91 24.6 W010 49.2", "Compare and enter");
-        desk.page().getByText("Latitude").first().waitFor();
-        units.type("Position as the units show it", "71 51.6 S 008 06.0 W", "Compare and enter");
-        units.says("Inertial units 1 and 2 ask for the position again");
-        units.says("North and south exchanged?");
-        picture(desk, "units-2-asks");
-        Axe.findsNothing(desk.page(), "the inertial units, a wrong position");
-        units.space("Entered, as on the sign");
-        units.says("Inertial units 1 and 2 align");
-        assertThat(units.desk().innerText()).contains("0.0 NM from the stand, at most 12");
-        units.of("What else is told is of", "2");
-        units.press("Towed or shaken");
-        units.desk().getByText("begun anew once").waitFor();
-        picture(desk, "units-3-towed");
-        units.says("Inertial unit 2 aligns");
-        units.says("Inertial units 1 and 2 are aligned");
-        units.space("NAVIGATION");
-        units.says("Inertial units navigate");
-        units.close();
-        assertThat(browsers.errors()).isEmpty();
     }
 
     @Test
@@ -92,7 +46,7 @@ class AlignmentJourneyTest {
         units.press("Tow begins");
         units.press("Tow ends");
         units.says("It was moved, and the count began anew.");
-        picture(desk, "units-4-simulated");
+        Pictures.take(desk, "units-4-simulated");
         Axe.findsNothing(desk.page(), "the simulated inertial units");
         units.of("Hand on", "2");
         desk.page().getByLabel("Fault code").selectOption("08");
@@ -126,11 +80,11 @@ class AlignmentJourneyTest {
         crew.workTo("alignment", "alignment/selectors");
         desk.go("Alignment");
         desk.page().waitForCondition(() -> desk.line().equals("Inertial units 1 and 2"));
-        picture(desk, "units-5-card");
+        Pictures.take(desk, "units-5-card");
         desk.press("Space");
         desk.page().waitForCondition(() -> desk.line().equals("Stand position"));
         desk.waitForCard("Entered, as on the sign: N71 51.6 W008 06.0");
-        picture(desk, "units-6-position");
+        Pictures.take(desk, "units-6-position");
         Axe.findsNothing(desk.page(), "a line that takes a position");
         oneKey(desk);
         desk.waitForCard("Inertial units 1 and 2 align");
@@ -139,7 +93,7 @@ class AlignmentJourneyTest {
         oneKey(desk);
         desk.page().waitForCondition(() -> desk.cardText().contains("NAVIGATION"));
         desk.waitForCard("The inertial units, aligned, until");
-        picture(desk, "units-7-waits");
+        Pictures.take(desk, "units-7-waits");
         assertThat(desk.page().locator("#clocks").innerText()).contains("Alignment");
         desk.page().waitForCondition(desk::canAnswer, new Page.WaitForConditionOptions().setTimeout(60_000));
         oneKey(desk);

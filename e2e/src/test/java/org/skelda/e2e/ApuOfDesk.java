@@ -47,16 +47,31 @@ record ApuOfDesk(Page page) {
                 .click();
     }
 
+    /** Tells something, however strongly the desk warns of it. */
+    void tell(String what) {
+        desk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + what)))
+                .first()
+                .click();
+    }
+
     void goesWrong(String what) {
         page.getByLabel("What goes wrong").selectOption(what);
     }
 
     /** Waits until its sentence, or why, has these words. */
     void says(String words) {
-        page.locator("[data-testid='says'][aria-label='APU']")
-                .getByText(words)
-                .first()
-                .waitFor();
+        try {
+            page.locator("[data-testid='says'][aria-label='APU']")
+                    .getByText(words)
+                    .first()
+                    .waitFor();
+        } catch (com.microsoft.playwright.TimeoutError e) {
+            throw new AssertionError(
+                    "'" + words + "' was not said; the focus is on "
+                            + page.evaluate("() => document.activeElement.textContent.slice(0, 40)")
+                            + ", the desk shows: " + desk().innerText(),
+                    e);
+        }
     }
 
     /** Tells what comes next by the one key. */

@@ -167,7 +167,11 @@ class DeskOfDeparture {
 
     /** Waits until the displayed card shows something. */
     void waitForCard(String text) {
-        card().getByText(text).first().waitFor();
+        try {
+            card().getByText(text).first().waitFor();
+        } catch (com.microsoft.playwright.TimeoutError e) {
+            throw new AssertionError("'" + text + "' was not shown; the desk shows: " + cardText(), e);
+        }
     }
 
     /**
@@ -257,7 +261,11 @@ class DeskOfDeparture {
 
     /** All of a group shows as it must; it can be said only once it was displayed for a moment. */
     void lookAtGroup() {
-        card().locator("button[data-variant=filled]:enabled").waitFor();
+        try {
+            card().locator("button[data-variant=filled]:enabled").waitFor();
+        } catch (com.microsoft.playwright.TimeoutError e) {
+            throw new AssertionError("nothing to be said of a group; the desk shows: " + cardText(), e);
+        }
         press("Space");
     }
 

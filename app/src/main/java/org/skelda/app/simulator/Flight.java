@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.core.alignment.UnitsSample;
+import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.departure.Event;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.electrics.PowerSample;
@@ -26,7 +27,6 @@ import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.simulator.UnitControls;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
-import org.skelda.core.start.Switch;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
@@ -62,6 +62,7 @@ final class Flight {
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
     private long read_us;
     private int beats;
+    private boolean lightsDue;
 
     private record Move(String control, String position, long at_us) {}
 
@@ -148,7 +149,9 @@ final class Flight {
             if (power != null) {
                 power.advanceTo(read_us);
                 power.turnedBy(
-                        idling(), apu != null && apu.sample().ready() == Switch.ON, apu != null && apu.generates());
+                        idling(),
+                        apu != null && (apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING),
+                        apu != null && apu.generates());
             }
             boolean due = ++beats % BEATS_AT_REST == 0;
             if (apu != null && (apu.busy() || due)) {
@@ -158,8 +161,10 @@ final class Flight {
                 read();
             }
             // The lights that are sent are those of now: they are of this moment only at the last reading before it.
-            boolean lit = (aircraft.busy() || due) && read_us + EVERY_us > now_us;
+            lightsDue |= aircraft.busy() || due;
+            boolean lit = lightsDue && read_us + EVERY_us > now_us;
             List<String> showing = lit ? lights.get().orElse(null) : null;
+            lightsDue &= !lit;
             UnitsSample shown = units != null && (units.busy() || due) ? units.sample() : null;
             PowerSample carried = power != null && due ? power.sample() : null;
             if (showing != null || shown != null || carried != null) {

@@ -78,7 +78,8 @@ public final class NetworkViewing {
         if (!carried.isEmpty()) {
             return String.join("; ", carried);
         }
-        return those(Stand.NOT_KNOWN).findAny().isPresent()
+        boolean dead = network.buses().stream().allMatch(bus -> Boolean.FALSE.equals(now.isPowered(bus.id())));
+        return !dead && those(Stand.NOT_KNOWN).findAny().isPresent()
                 ? "Which source carries the buses is not known"
                 : "Nothing is powered";
     }

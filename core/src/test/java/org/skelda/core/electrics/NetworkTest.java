@@ -165,6 +165,12 @@ class NetworkTest {
         assertThat(unknown.isPowered("main-1")).isNull();
         assertThat(stand(unknown, "ground")).isEqualTo(Stand.NOT_KNOWN);
         assertThat(NetworkViewing.view(unknown).says()).isEqualTo("Which source carries the buses is not known");
+        PowerNow off = new PowerNow(
+                TWIN, id -> id.equals("ground-there") ? null : (Boolean) false, Set.of(), null, PowerSeen.NOTHING);
+        assertThat(stand(off, "ground")).isEqualTo(Stand.NOT_KNOWN);
+        assertThat(NetworkViewing.view(off).says())
+                .as("plugged in or not, it is off")
+                .isEqualTo("Nothing is powered");
     }
 
     @Test
