@@ -5,8 +5,11 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
+import jakarta.servlet.http.Cookie;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -24,7 +27,9 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextImpl;
-import org.springframework.security.web.context.RequestAttributeSecurityContextRepository;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -101,6 +106,9 @@ class EveryEndpointTest {
     private MockMvc mvc;
 
     @Autowired
+    private SessionRepository<? extends Session> sessions;
+
+    @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
 
     @Autowired
@@ -149,7 +157,7 @@ class EveryEndpointTest {
                     account.person().name(),
                     account.duty());
             Authentication as = UsernamePasswordAuthenticationToken.authenticated(person, null, List.of());
-            request = request.with(path.endsWith("/stream") ? withoutSession(as) : authentication(as));
+            request = request.with(path.endsWith("/stream") ? signedInBefore(as) : authentication(as));
             if (method != HttpMethod.GET) {
                 request = request.with(csrf());
             }
@@ -158,15 +166,24 @@ class EveryEndpointTest {
     }
 
     /**
-     * A session that is new would be kept by the request for a stream and by the stream's first word at the same
-     * moment; in life there is one before there is a stream.
+     * With a session that is there already. One that is new would be kept by the request for a stream and by the
+     * stream's first word at the same moment; in life there is one before there is a stream.
      */
-    private static RequestPostProcessor withoutSession(Authentication as) {
+    private RequestPostProcessor signedInBefore(Authentication as) {
+        String id = Base64.getEncoder().encodeToString(kept(sessions, as).getBytes(StandardCharsets.UTF_8));
         return request -> {
-            new RequestAttributeSecurityContextRepository()
-                    .saveContext(new SecurityContextImpl(as), request, new MockHttpServletResponse());
+            request.setCookies(new Cookie("SESSION", id));
             return request;
         };
+    }
+
+    /** @return the id of a session that is kept */
+    private static <S extends Session> String kept(SessionRepository<S> sessions, Authentication as) {
+        S session = sessions.createSession();
+        session.setAttribute(
+                HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY, new SecurityContextImpl(as));
+        sessions.save(session);
+        return session.getId();
     }
 
     private static String type(String path) {
