@@ -15,11 +15,16 @@ public final class ChargeWatch {
 
     /**
      * Whether a reading belongs to the record: the first, one every ten seconds, one that changes the verdict for good.
+     * One of a battery that takes nothing, because it is off or carries a bus itself, never does.
      *
      * @param kept those before it, oldest first
      * @param now later than all of them, not negative
      */
     public static boolean keeps(ChargeRule rule, List<Point> kept, Point now) {
+        if (!(now.current_A() > 0)) {
+            // Off, or giving instead of taking: that is no charge current, however low it is.
+            return false;
+        }
         if (kept.isEmpty()) {
             return true;
         }

@@ -103,4 +103,17 @@ class ChargeCurveTest {
         assertThatThrownBy(() -> new ChargeRule("cycled", 45, Duration.ZERO, "x"))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    @Test
+    void aBatteryThatIsOffOrGivesInsteadOfTakingProvesNothing() {
+        for (double current_A : new double[] {0, -12, -13, Double.NaN}) {
+            assertThat(ChargeWatch.keeps(TWIN, List.of(), new ChargeCurve.Point(5, current_A)))
+                    .isFalse();
+            assertThat(ChargeWatch.keeps(
+                            TWIN, List.of(new ChargeCurve.Point(1, 60)), new ChargeCurve.Point(30, current_A)))
+                    .isFalse();
+        }
+        assertThat(ChargeWatch.keeps(TWIN, List.of(), new ChargeCurve.Point(5, 58)))
+                .isTrue();
+    }
 }
