@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.ApuSample;
 import org.skelda.core.apu.AutomaticStop;
-import org.skelda.core.start.Switch;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -84,22 +83,16 @@ final class ApuReadings {
         if (!Double.isNaN(sample.temperature_c())) {
             node.put("egt_c", sample.temperature_c());
         }
-        put(node, "master", sample.master());
-        put(node, "start", sample.start());
-        put(node, "ready", sample.ready());
-        put(node, "generator", sample.generator());
-        put(node, "bleed", sample.bleed());
-        put(node, "battery", sample.battery());
-        put(node, "emergency", sample.emergency());
-        put(node, "latched", sample.latched());
+        FeedWriter.put(node, "master", sample.master());
+        FeedWriter.put(node, "start", sample.start());
+        FeedWriter.put(node, "ready", sample.ready());
+        FeedWriter.put(node, "generator", sample.generator());
+        FeedWriter.put(node, "bleed", sample.bleed());
+        FeedWriter.put(node, "battery", sample.battery());
+        FeedWriter.put(node, "emergency", sample.emergency());
+        FeedWriter.put(node, "latched", sample.latched());
         if (sample.stopped() != null) {
             node.put("stopped", name(sample.stopped()));
-        }
-    }
-
-    private static void put(ObjectNode node, String name, Switch told) {
-        if (told != Switch.UNTOLD) {
-            node.put(name, told == Switch.ON ? 1 : 0);
         }
     }
 }

@@ -90,9 +90,17 @@ public final class FeedWriter {
         return text.toString();
     }
 
-    private static void put(ObjectNode node, String name, Switch told) {
+    /** A switch as 0 or 1; one that is not told is left out. */
+    static void put(ObjectNode node, String name, Switch told) {
         if (told != Switch.UNTOLD) {
             node.put(name, told == Switch.ON ? 1 : 0);
+        }
+    }
+
+    /** A number; NaN is left out. */
+    static void put(ObjectNode node, String name, double value) {
+        if (!Double.isNaN(value)) {
+            node.put(name, value);
         }
     }
 }

@@ -79,10 +79,10 @@ final class PowerReadings {
             ObjectNode sources = electrics.putObject("sources");
             new TreeMap<>(sample.sources()).forEach((id, source) -> {
                 ObjectNode one = sources.putObject(id);
-                put(one, "there", source.there());
-                put(one, "on", source.on());
-                put(one, "voltage_v", source.voltage_V());
-                put(one, "current_a", source.current_A());
+                FeedWriter.put(one, "there", source.there());
+                FeedWriter.put(one, "on", source.on());
+                FeedWriter.put(one, "voltage_v", source.voltage_V());
+                FeedWriter.put(one, "current_a", source.current_A());
             });
         }
         switches(electrics, "ties", sample.ties());
@@ -92,19 +92,7 @@ final class PowerReadings {
     private static void switches(ObjectNode electrics, String what, Map<String, Switch> all) {
         if (!all.isEmpty()) {
             ObjectNode node = electrics.putObject(what);
-            new TreeMap<>(all).forEach((id, told) -> put(node, id, told));
-        }
-    }
-
-    private static void put(ObjectNode node, String name, double value) {
-        if (!Double.isNaN(value)) {
-            node.put(name, value);
-        }
-    }
-
-    private static void put(ObjectNode node, String name, Switch told) {
-        if (told != Switch.UNTOLD) {
-            node.put(name, told == Switch.ON ? 1 : 0);
+            new TreeMap<>(all).forEach((id, told) -> FeedWriter.put(node, id, told));
         }
     }
 }

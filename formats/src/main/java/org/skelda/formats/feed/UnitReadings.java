@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialUnit.Phase;
 import org.skelda.core.alignment.Position;
 import org.skelda.core.alignment.UnitsSample;
-import org.skelda.core.start.Switch;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -116,32 +115,20 @@ final class UnitReadings {
         if (one.phase() != null) {
             node.put("state", name(one.phase()));
         }
-        put(node, "left_s", one.left_s());
+        FeedWriter.put(node, "left_s", one.left_s());
         position(node, "", one.position());
         position(node, "entered_", one.entered());
-        put(node, "speed_kt", one.speed_kt());
+        FeedWriter.put(node, "speed_kt", one.speed_kt());
         if (one.code() != null) {
             node.put("code", one.code());
         }
-        put(node, "moving", one.moving());
-        put(node, "power", one.power());
+        FeedWriter.put(node, "moving", one.moving());
+        FeedWriter.put(node, "power", one.power());
     }
 
     private static void position(ObjectNode node, String of, @Nullable Position position) {
         if (position != null) {
             node.put(of + "lat_deg", position.latitude_deg()).put(of + "lon_deg", position.longitude_deg());
-        }
-    }
-
-    private static void put(ObjectNode node, String name, double value) {
-        if (!Double.isNaN(value)) {
-            node.put(name, value);
-        }
-    }
-
-    private static void put(ObjectNode node, String name, Switch told) {
-        if (told != Switch.UNTOLD) {
-            node.put(name, told == Switch.ON ? 1 : 0);
         }
     }
 }
