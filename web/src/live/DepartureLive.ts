@@ -181,6 +181,7 @@ export class DepartureLive {
     this.source = source;
     source.addEventListener('log', (message) => this.heard({ type: 'logged', event: JSON.parse(message.data) }));
     source.addEventListener('view', (message) => this.heard({ type: 'viewed', view: JSON.parse(message.data) }));
+    source.addEventListener('change', (message) => this.heard({ type: 'changed', view: JSON.parse(message.data) }));
     source.addEventListener('start', (message) =>
       this.heard({ type: 'engine', message: JSON.parse(message.data), at: performance.now() }),
     );

@@ -30,6 +30,21 @@ describe('what a page knows of a live departure', () => {
     );
   });
 
+  it('joins what changed of a view to what it knows, and keeps what stands as the same object', () => {
+    const procedures = ['power', 'walk', 'start'].map((id) => ({ id, done: 0, lines: [{ ref: id }] }));
+    const known = begin({ ...view(2), procedures } as unknown as DepartureView);
+    const change = { ...view(3), openLines: 7, procedures: [{ id: 'walk', done: 1, lines: [{ ref: 'walk' }] }] };
+    const told = reduce(known, { type: 'changed', view: change as unknown as DepartureView });
+    expect(told.view.procedures.map((one) => [one.id, one.done])).toEqual([
+      ['power', 0],
+      ['walk', 1],
+      ['start', 0],
+    ]);
+    expect(told.view).toMatchObject({ seq: 3, openLines: 7 });
+    expect(told.view.procedures[0]).toBe(known.view.procedures[0]);
+    expect(reduce(told, { type: 'changed', view: { ...change, seq: 2 } as unknown as DepartureView })).toEqual(told);
+  });
+
   it('does not take an event twice after a reconnect', () => {
     const state = [1, 2, 2, 1, 3].reduce((s, seq) => reduce(s, { type: 'logged', event: event(seq) }), begin(view(0)));
     expect(state.events.map((e) => e.seq)).toEqual([1, 2, 3]);

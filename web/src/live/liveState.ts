@@ -48,6 +48,8 @@ export type LiveAction =
   | { type: 'silent' }
   | { type: 'logged'; event: LogEvent }
   | { type: 'viewed'; view: DepartureView }
+  /** A view with those procedures only that changed since the last one. */
+  | { type: 'changed'; view: DepartureView }
   | { type: 'beat'; devices: number }
   | { type: 'sheet'; sheet: StartSheet | null }
   | { type: 'engine'; message: StartMessage; at: number }
@@ -82,6 +84,12 @@ export function begin(view: DepartureView): LiveState {
 function newer(known: DepartureView, given: DepartureView): DepartureView {
   const isNewer = given.seq === known.seq ? Date.parse(given.at) >= Date.parse(known.at) : given.seq > known.seq;
   return isNewer ? replaceEqualDeep(known, given) : known;
+}
+
+/** A change told whole: the procedures that it does not name stand as they are known. */
+function whole(known: DepartureView, change: DepartureView): DepartureView {
+  const news = new Map(change.procedures.map((procedure) => [procedure.id, procedure]));
+  return { ...change, procedures: known.procedures.map((procedure) => news.get(procedure.id) ?? procedure) };
 }
 
 function withEvent(events: LogEvent[], event: LogEvent): LogEvent[] {
@@ -133,6 +141,8 @@ export function reduce(state: LiveState, action: LiveAction): LiveState {
       };
     case 'viewed':
       return { ...state, view: newer(state.view, action.view) };
+    case 'changed':
+      return { ...state, view: newer(state.view, whole(state.view, action.view)) };
     case 'beat':
       return state.devices === action.devices ? state : { ...state, devices: action.devices };
     case 'sheet':

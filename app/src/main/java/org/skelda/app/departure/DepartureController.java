@@ -147,14 +147,14 @@ class DepartureController {
     @GetMapping("/{id}")
     DeskPage desk(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
-        Departures.Standing standing = departures.standing(id, clock.instant());
+        Departures.Standing standing = departures.shown(id, clock.instant());
         return DeskPage.of(standing.state(), standing.view(), RecordSeal.fingerprint(key.published()));
     }
 
     @GetMapping("/{id}/view")
     DepartureView view(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
-        return departures.standing(id, clock.instant()).view();
+        return departures.shown(id, clock.instant()).view();
     }
 
     /** The log as it is stored. @param after number of the last event the reader has, 0 for all */
@@ -223,7 +223,7 @@ class DepartureController {
     @GetMapping(path = "/{id}/record", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> record(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
         departures.checkOwner(id, person.operatorId());
-        var opening = departures.standing(id, clock.instant()).state().opening();
+        var opening = departures.state(id).opening();
         String name = "skelda-" + opening.tail() + "-" + PlainName.of(opening.flight()) + "-"
                 + opening.offBlock().toString().substring(0, 10) + ".json";
         return ResponseEntity.ok()

@@ -15,6 +15,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.skelda.app.departure.LiveDeparture.Telling;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
@@ -157,9 +158,9 @@ public class Departures {
             case Decision.Accepted<Event>(List<Event> events) -> {
                 LiveDeparture.Prepared prepared =
                         departure.prepare(events, actor, command.id(), requestHash, at, command.doneAt());
-                CompletableFuture<String> view = writing(departure, prepared.state(), at);
+                Optional<CompletableFuture<Telling>> telling = telling(departure, prepared.state(), at);
                 store.append(prepared.events(), () -> signing(state, prepared.state()));
-                publish(departure, prepared, view, events, at);
+                publish(departure, prepared, telling, events, at);
                 yield new Answer(state.seq() + 1, prepared.state().seq());
             }
             case Decision.Refused<Event>(var refusal) -> {
@@ -187,25 +188,25 @@ public class Departures {
      * What the readers will be told, written once and beside the disk: it is known before it may be told. Empty when
      * nobody reads.
      */
-    private CompletableFuture<String> writing(LiveDeparture departure, Departure state, Instant at) {
+    private Optional<CompletableFuture<Telling>> telling(LiveDeparture departure, Departure state, Instant at) {
         return departure.readers.count() == 0
-                ? CompletableFuture.completedFuture("")
-                : CompletableFuture.supplyAsync(() -> json.writeValueAsString(LiveDeparture.view(state, at)), writers);
+                ? Optional.empty()
+                : Optional.of(departure.telling(state, at, json, writers));
     }
 
     /** What has been stored becomes the state, and everyone is told. */
     private void publish(
             LiveDeparture departure,
             LiveDeparture.Prepared prepared,
-            CompletableFuture<String> view,
+            Optional<CompletableFuture<Telling>> telling,
             List<Event> events,
             Instant at) {
         departure.take(prepared);
-        if (departure.readers.count() > 0) {
+        telling.ifPresent(told -> {
             prepared.events()
                     .forEach(event -> departure.readers.tell(new StreamMessage("log", event.seq(), event.envelope())));
-            departure.readers.tell(new StreamMessage("view", null, view.join()));
-        }
+            departure.tell(told.join());
+        });
         listeners.publishEvent(new Appended(departure.state().opening().departureId(), events, at, departure.state()));
     }
 
@@ -228,9 +229,9 @@ public class Departures {
             List<Event> facts = told.apply(departure.state());
             LiveDeparture.Prepared prepared =
                     departure.prepare(facts, by, UuidCreator.getTimeOrderedEpoch(), null, at, null);
-            CompletableFuture<String> view = writing(departure, prepared.state(), at);
+            Optional<CompletableFuture<Telling>> telling = telling(departure, prepared.state(), at);
             store.append(prepared.events());
-            publish(departure, prepared, view, facts, at);
+            publish(departure, prepared, telling, facts, at);
             return true;
         });
     }
@@ -294,6 +295,11 @@ public class Departures {
         return with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
     }
 
+    /** The same, for a page that keeps it beside what its stream tells. */
+    Standing shown(UUID departureId, Instant at) {
+        return with(departureId, departure -> new Standing(departure.state(), departure.shown(at)));
+    }
+
     /**
      * The state as it is; empty where the stored log was changed by something else, which is told to whoever opens that
      * departure.
@@ -340,7 +346,7 @@ public class Departures {
         with(departureId, departure -> {
             reader.readsFirst(
                     new LogPages(store, departureId, after, departure.state().seq()));
-            reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.view(at))));
+            reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.shown(at))));
             reader.offer(new StreamMessage("reader", null, json.writeValueAsString(new ReaderId(reader.id()))));
             departure.readers.add(reader);
             departure.work();

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +40,12 @@ final class LiveDeparture {
     private volatile long usedAt_ns = System.nanoTime();
     private volatile long workedAt_ns = System.nanoTime();
     private Departure state;
+    /**
+     * The view that every reader was told last; null while one of them may have another. What is told next tells only
+     * what changed of it.
+     */
+    private @Nullable DepartureView told;
+
     private String headHash;
 
     /** Commands that were refused, or of which it is not known what was kept. */
@@ -123,6 +131,40 @@ final class LiveDeparture {
 
     DepartureView view(Instant at) {
         return view(state, at);
+    }
+
+    /** The same, for a page to keep: what readers are told next is told whole again. Only with its lock. */
+    DepartureView shown(Instant at) {
+        told = null;
+        return view(at);
+    }
+
+    /** What readers are told of a state. @param view the whole of it; @param message the same, as it is told */
+    record Telling(DepartureView view, StreamMessage message) {}
+
+    /**
+     * What its readers will be told of a state, written beside everything else. Only with its lock.
+     *
+     * @param state that it will be in
+     */
+    CompletableFuture<Telling> telling(Departure state, Instant at, JsonMapper json, Executor writers) {
+        DepartureView before = told;
+        return CompletableFuture.supplyAsync(
+                () -> {
+                    DepartureView view = view(state, at);
+                    return new Telling(
+                            view,
+                            before == null
+                                    ? new StreamMessage("view", null, json.writeValueAsString(view))
+                                    : new StreamMessage("change", null, json.writeValueAsString(view.since(before))));
+                },
+                writers);
+    }
+
+    /** Its readers are told. Only with its lock. */
+    void tell(Telling telling) {
+        readers.tell(telling.message());
+        told = telling.view();
     }
 
     /** @param at no earlier than its newest event: time goes forward, whatever a clock says */

@@ -120,6 +120,11 @@ final class Reader {
         }
     }
 
+    /** What its device has not been told yet, in order. */
+    List<StreamMessage> waiting() {
+        return List.copyOf(queue);
+    }
+
     private void send() {
         try {
             while (!ended.get() && before.hasNext()) {

@@ -27,6 +27,17 @@ final class LateCondition implements When {
         return condition;
     }
 
+    /** Two that are written alike hold alike, whatever is known. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof LateCondition condition && condition.text.equals(text);
+    }
+
+    @Override
+    public int hashCode() {
+        return text.hashCode();
+    }
+
     @Override
     public String text() {
         return text;

@@ -1,6 +1,7 @@
 package org.skelda.core.departure;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -63,6 +64,41 @@ public record DepartureView(
         List<FactView> facts,
         FactView.@Nullable ChangeView factChange,
         Map<String, String> controls) {
+
+    /**
+     * What of it is new to who has an earlier one of the same departure: the same, with those procedures only that are
+     * not as they were. The others stand as they did.
+     */
+    public DepartureView since(DepartureView earlier) {
+        List<ProcedureView> news = new ArrayList<>();
+        for (int i = 0; i < procedures.size(); i++) {
+            if (!procedures.get(i).equals(earlier.procedures().get(i))) {
+                news.add(procedures.get(i));
+            }
+        }
+        return new DepartureView(
+                seq,
+                at,
+                lifecycle,
+                seats,
+                news,
+                clocks,
+                nextLeft,
+                nextRight,
+                waitsFor,
+                inHand,
+                openLines,
+                nextOpening,
+                amendments,
+                feed,
+                starts,
+                apu,
+                units,
+                electrics,
+                facts,
+                factChange,
+                controls);
+    }
 
     /** @param opensAt set when it waits for a clock */
     public record WaitsFor(String text, @Nullable Instant opensAt) {}

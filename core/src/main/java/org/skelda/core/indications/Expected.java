@@ -17,6 +17,6 @@ public record Expected(
 
     /** Whether it is expected now; not decided where the state is not known. */
     public Need now(Known known) {
-        return when == null ? Need.NEEDED : when.need(known);
+        return when == null ? Need.NEEDED : known.holds(when);
     }
 }

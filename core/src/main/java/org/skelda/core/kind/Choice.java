@@ -80,7 +80,7 @@ public record Choice(String label, String asks, List<Branch> branches) implement
 
     private @Nullable String offered(Known known) {
         return branches.stream()
-                .filter(branch -> branch.offered() != null && branch.offered().need(known) instanceof Need.Needed)
+                .filter(branch -> branch.offered() != null && known.holds(branch.offered()) instanceof Need.Needed)
                 .map(Branch::id)
                 .findFirst()
                 .orElse(null);

@@ -149,8 +149,7 @@ public record Indications(String label, String does, IndicationTest test, Map<St
     @Override
     public Set<String> awaits(Known known) {
         Set<String> names = new TreeSet<>();
-        Known once = known.once();
-        test.phases().forEach(phase -> names.addAll(phase.unknown(once)));
+        test.phases().forEach(phase -> names.addAll(phase.unknown(known)));
         return names;
     }
 
@@ -301,9 +300,8 @@ public record Indications(String label, String does, IndicationTest test, Map<St
     }
 
     @Override
-    public WorkView view(History history, Known today) {
+    public WorkView view(History history, Known known) {
         TestRound round = round(history);
-        Known known = today.once();
         List<GroupView> groups =
                 round.places().map(place -> view(place, round, known)).toList();
         return WorkView.test(new TestView(groups, round.wrong(), round.rounds()));

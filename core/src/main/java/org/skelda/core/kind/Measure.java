@@ -188,7 +188,7 @@ public record Measure(
     public Set<String> awaits(Known known) {
         Set<String> names = new TreeSet<>();
         for (Bound bound : bounds) {
-            Need need = bound.when() == null ? Need.NEEDED : bound.when().need(known);
+            Need need = bound.when() == null ? Need.NEEDED : known.holds(bound.when());
             if (need instanceof Need.NotDecided(var waitsFor)) {
                 names.addAll(waitsFor);
             } else if (need instanceof Need.Needed
@@ -204,7 +204,7 @@ public record Measure(
     public List<MeasureSpec> applying(Known known) {
         List<MeasureSpec> applying = new ArrayList<>();
         for (Bound bound : bounds) {
-            if (bound.when() == null || bound.when().need(known) instanceof Need.Needed) {
+            if (bound.when() == null || known.holds(bound.when()) instanceof Need.Needed) {
                 applying.add(bound.limits().lowered(bound.fallPer1000ft() * elevation_ft(known) / THOUSAND));
             }
         }

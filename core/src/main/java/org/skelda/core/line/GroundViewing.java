@@ -1,6 +1,9 @@
 package org.skelda.core.line;
 
 import java.math.BigDecimal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.Choice;
@@ -16,6 +19,7 @@ import org.skelda.core.procedure.TypeSheet;
 public final class GroundViewing {
     private final Progress progress;
     private final Function<String, Called> wording;
+    private final Map<String, Ground> told = new HashMap<>();
 
     GroundViewing(Progress progress, Function<String, Called> wording) {
         this.progress = progress;
@@ -25,7 +29,23 @@ public final class GroundViewing {
     /** @param words what the crew calls it; @param unit of a number, empty when it has none */
     public record Called(String words, String unit) {}
 
-    Ground ground(String name) {
+    /** What a line's being needed rests on; null when it is always needed. */
+    @Nullable
+    List<Ground> because(LineRef ref) {
+        List<String> names = progress.plan().hangsOn(ref);
+        return names.isEmpty() ? null : names.stream().map(this::ground).toList();
+    }
+
+    private Ground ground(String name) {
+        Ground before = told.get(name);
+        if (before == null) {
+            before = tell(name);
+            told.put(name, before);
+        }
+        return before;
+    }
+
+    private Ground tell(String name) {
         Value value = progress.value(name).orElse(null);
         Option option = progress.plan().option(name);
         Option.School school =

@@ -117,7 +117,7 @@ public final class LineDeciding {
                 beside.other(),
                 alone,
                 marks.agree() && marks.control() != null ? marks.control().label() : null,
-                progress::value,
+                progress,
                 this::since,
                 progress::charge);
     }

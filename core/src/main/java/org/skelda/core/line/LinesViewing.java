@@ -24,7 +24,6 @@ import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.line.LineView.GateView;
-import org.skelda.core.line.LineView.Ground;
 import org.skelda.core.line.LineView.LineState;
 import org.skelda.core.line.LineView.ReadingView;
 import org.skelda.core.line.LineView.WaitKind;
@@ -32,7 +31,6 @@ import org.skelda.core.line.LineView.WaitView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
 import org.skelda.core.measure.OutOfRange;
 import org.skelda.core.need.Need;
-import org.skelda.core.need.When;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
 import org.skelda.core.procedure.Procedure;
@@ -164,9 +162,9 @@ public final class LinesViewing {
                                 batteries.advice(ref, line, reading.work().value())),
                 record.confirmed(),
                 record.deviation(),
-                because(ref),
+                grounds.because(ref),
                 earlier(line, record),
-                line.kind().view(record.history(), progress::value),
+                line.kind().view(record.history(), progress),
                 line.kind() instanceof Measure measure && !settled
                         ? measure.charge(record.history(), progress.charge(measure.spec()))
                         : charge(line, record));
@@ -180,19 +178,6 @@ public final class LinesViewing {
     private static @Nullable List<Mark> earlier(Line line, LineRecord record) {
         List<Mark> earlier = line.head().marks().repeatable() ? record.history().earlier() : List.of();
         return earlier.isEmpty() ? null : earlier;
-    }
-
-    private @Nullable List<Ground> because(LineRef ref) {
-        List<When> conditions = progress.plan().conditions(ref);
-        if (conditions.isEmpty()) {
-            return null;
-        }
-        return conditions.stream()
-                .flatMap(when -> when.names().stream())
-                .distinct()
-                .sorted()
-                .map(grounds::ground)
-                .toList();
     }
 
     private LineState state(LineRef ref, Line line, LineRecord record) {

@@ -1,7 +1,5 @@
 package org.skelda.core.need;
 
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 
 /** What is known of a departure at a moment. */
@@ -13,16 +11,8 @@ public interface Known {
     /** Empty when it is not known yet. */
     Optional<Value> value(String name);
 
-    /** The same, which works each name out once; for one thread and one look. */
-    default Known once() {
-        Map<String, Optional<Value>> told = new HashMap<>();
-        return name -> {
-            Optional<Value> before = told.get(name);
-            if (before == null) {
-                before = value(name);
-                told.put(name, before);
-            }
-            return before;
-        };
+    /** Whether a condition holds by what is known. */
+    default Need holds(When when) {
+        return when.need(this);
     }
 }

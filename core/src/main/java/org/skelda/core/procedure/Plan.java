@@ -16,6 +16,7 @@ import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Start;
+import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
@@ -35,10 +36,13 @@ public final class Plan {
     private final Map<LineRef, List<When>> conditions = new LinkedHashMap<>();
     // Made when it is asked for: until then no condition has to be understood.
     private volatile @Nullable Map<String, List<LineRef>> asking;
+    /** The same. */
+    private final Map<LineRef, List<String>> hangsOn = new ConcurrentHashMap<>();
     /** By what the options say; an operator sets few. */
     private final Map<Map<String, Value>, Map<String, Integer>> deciding = new ConcurrentHashMap<>();
 
     private final Map<String, LineRef> readings = new HashMap<>();
+    private final Map<MeasureSpec, List<LineRef>> measuring = new HashMap<>();
     private final Map<String, LineRef> choices = new HashMap<>();
     private final Map<String, List<Summons>> summons = new HashMap<>();
     private final List<LineRef> moving = new ArrayList<>();
@@ -105,8 +109,9 @@ public final class Plan {
         if (!needed.isEmpty()) {
             conditions.put(ref, needed);
         }
-        if (line.kind() instanceof Measure) {
+        if (line.kind() instanceof Measure measure) {
             readings.put(Names.reading(ref), ref);
+            measuring.computeIfAbsent(measure.spec(), _ -> new ArrayList<>()).add(ref);
         }
         if (line.kind() instanceof Choice choice) {
             choices.put(Names.choice(ref), ref);
@@ -196,6 +201,20 @@ public final class Plan {
         return conditions.getOrDefault(ref, List.of());
     }
 
+    /** Every name that the need of a line may ask for, in order; empty when it is always needed. */
+    public List<String> hangsOn(LineRef ref) {
+        List<String> known = hangsOn.get(ref);
+        if (known == null) {
+            known = conditions(ref).stream()
+                    .flatMap(when -> when.names().stream())
+                    .distinct()
+                    .sorted()
+                    .toList();
+            hangsOn.put(ref, known);
+        }
+        return known;
+    }
+
     /** The lines whose need depends on a name, in working order. */
     public List<LineRef> asking(String name) {
         Map<String, List<LineRef>> made = asking;
@@ -254,6 +273,11 @@ public final class Plan {
     /** The measured line that a name in a condition stands for; null when it stands for something else. */
     public @Nullable LineRef reading(String name) {
         return readings.get(name);
+    }
+
+    /** The lines that read a measure, in working order. */
+    public List<LineRef> measuring(@Nullable MeasureSpec spec) {
+        return spec == null ? List.of() : measuring.getOrDefault(spec, List.of());
     }
 
     /** The decision that a name in a condition stands for; null when it stands for something else. */

@@ -7,7 +7,9 @@ import static org.skelda.core.departure.TestLog.OFFICER;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -191,6 +193,25 @@ class DeparturePropertiesTest {
             view.clocks()
                     .forEach(clock ->
                             assertThat(clock.elapsed()).isEqualTo(!view.at().isBefore(clock.opensAt())));
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void whatIsNewOfAViewJoinedToTheEarlierOneIsTheWhole(long seed) {
+        TestLog log = randomLog(seed);
+        SplittableRandom random = new SplittableRandom(seed);
+        Departure state = Departure.begin(log.state().plan(), log.entries().getFirst());
+        DepartureView earlier = Viewing.view(state, state.at());
+        for (LogEntry<Event> entry : log.entries().subList(1, log.entries().size())) {
+            state = state.apply(entry);
+            DepartureView whole = Viewing.view(state, state.at().plusSeconds(random.nextInt(3)));
+            Map<String, ProcedureView> joined = new LinkedHashMap<>();
+            earlier.procedures().forEach(one -> joined.put(one.id(), one));
+            whole.since(earlier).procedures().forEach(one -> joined.put(one.id(), one));
+            assertThat(List.copyOf(joined.values())).isEqualTo(whole.procedures());
+            assertThat(whole.since(whole).procedures()).isEmpty();
+            earlier = whole;
         }
     }
 
