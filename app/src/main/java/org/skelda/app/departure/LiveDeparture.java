@@ -44,7 +44,7 @@ final class LiveDeparture {
      * The view that every reader was told last; null while one of them may have another. What is told next tells only
      * what changed of it.
      */
-    private @Nullable DepartureView told;
+    private @Nullable Telling told;
 
     private String headHash;
 
@@ -130,7 +130,7 @@ final class LiveDeparture {
     }
 
     DepartureView view(Instant at) {
-        return view(state, at);
+        return Viewing.view(state, noEarlier(state, at));
     }
 
     /** The same, for a page to keep: what readers are told next is told whole again. Only with its lock. */
@@ -140,7 +140,7 @@ final class LiveDeparture {
     }
 
     /** What readers are told of a state. @param view the whole of it; @param message the same, as it is told */
-    record Telling(DepartureView view, StreamMessage message) {}
+    record Telling(Departure state, DepartureView view, StreamMessage message) {}
 
     /**
      * What its readers will be told of a state, written beside everything else. Only with its lock.
@@ -148,15 +148,19 @@ final class LiveDeparture {
      * @param state that it will be in
      */
     CompletableFuture<Telling> telling(Departure state, Instant at, JsonMapper json, Executor writers) {
-        DepartureView before = told;
+        Telling before = told;
+        Instant then = noEarlier(state, at);
         return CompletableFuture.supplyAsync(
                 () -> {
-                    DepartureView view = view(state, at);
+                    if (before == null) {
+                        DepartureView view = Viewing.view(state, then);
+                        return new Telling(state, view, new StreamMessage("view", null, json.writeValueAsString(view)));
+                    }
+                    DepartureView view = Viewing.view(state, then, before.state(), before.view());
                     return new Telling(
+                            state,
                             view,
-                            before == null
-                                    ? new StreamMessage("view", null, json.writeValueAsString(view))
-                                    : new StreamMessage("change", null, json.writeValueAsString(view.since(before))));
+                            new StreamMessage("change", null, json.writeValueAsString(view.since(before.view()))));
                 },
                 writers);
     }
@@ -164,12 +168,12 @@ final class LiveDeparture {
     /** Its readers are told. Only with its lock. */
     void tell(Telling telling) {
         readers.tell(telling.message());
-        told = telling.view();
+        told = telling;
     }
 
-    /** @param at no earlier than its newest event: time goes forward, whatever a clock says */
-    static DepartureView view(Departure state, Instant at) {
-        return Viewing.view(state, at.isBefore(state.at()) ? state.at() : at);
+    /** Time goes forward, whatever a clock says: a view is no earlier than its newest event. */
+    private static Instant noEarlier(Departure state, Instant at) {
+        return at.isBefore(state.at()) ? state.at() : at;
     }
 
     /** Events that are decided but not yet stored. Becomes the state by {@link #take}. */

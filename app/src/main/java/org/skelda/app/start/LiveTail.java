@@ -179,7 +179,7 @@ final class LiveTail {
 
         void sort(FeedLine line) {
             flagged.addAll(line.impossible());
-            FeedLights.unknown(line, departures.state(departureId).plan().type())
+            FeedLights.unknown(line, departures.state(departureId).plan())
                     .forEach(light -> flagged.add("'" + light + "' is no light of this type"));
             flagged.addAll(LiveElectrics.unknown(
                     line, departures.state(departureId).plan().type().electrics()));
@@ -232,7 +232,7 @@ final class LiveTail {
     /** What the newest line tells of the aircraft's lights enters the log when it is something else than before. */
     private void lightsOf(List<FeedLine> fresh, Instant now) {
         Departure departure = departures.state(departureId);
-        FeedLights.newest(fresh, departure.plan().type())
+        FeedLights.newest(fresh, departure.plan())
                 .filter(lights -> departure.feed() != null
                         && !Set.copyOf(lights).equals(departure.feed().lights()))
                 .ifPresent(lights -> departures.record(

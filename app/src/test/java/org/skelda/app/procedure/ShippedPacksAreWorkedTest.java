@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -33,13 +34,16 @@ import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.Ask;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.departure.DepartureView;
 import org.skelda.core.departure.Doings;
 import org.skelda.core.departure.Event;
 import org.skelda.core.departure.TestLog;
+import org.skelda.core.departure.Viewing;
 import org.skelda.core.electrics.NetworkViewing;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.fact.FactEvent;
+import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
@@ -71,6 +75,7 @@ class ShippedPacksAreWorkedTest {
     private static final int CREWS = 14;
     private static final int WILD_STEPS = 150;
     private static final int MOST_ROUNDS = 60;
+    private static final int ONE_OF = 24;
 
     static List<Path> procedures() throws IOException {
         try (Stream<Path> files = Files.walk(PACKS.resolve("procedures"))) {
@@ -295,6 +300,41 @@ class ShippedPacksAreWorkedTest {
             assertThat(log.replayed()).isEqualTo(log.state());
             assertThat(inPortions()).isEqualTo(log.state());
             aFactChangesWhatASlowLookFinds();
+            lightsChangeWhatASlowLookFinds();
+        }
+
+        /** What was shown before is taken over where lights change nothing; a look at everything shows the same. */
+        private void lightsChangeWhatASlowLookFinds() {
+            List<String> lights = plan.lights().stream().sorted().toList();
+            List<LogEntry<Event>> entries = log.entries();
+            Departure read = Departure.begin(plan, entries.getFirst());
+            for (LogEntry<Event> entry : entries.subList(1, entries.size())) {
+                read = read.apply(entry);
+                if (random.nextInt(ONE_OF) == 0) {
+                    Instant at = read.at();
+                    Departure before = told(read, at, new FeedEvent.FeedAttached(UUID.randomUUID(), "Test", false));
+                    DepartureView shown = Viewing.view(before, at);
+                    for (int i = 0; i < 3; i++) {
+                        at = at.plusSeconds(random.nextInt(240));
+                        int from = random.nextInt(lights.size());
+                        Departure after = told(
+                                before,
+                                at,
+                                new FeedEvent.LightsSeen(
+                                        lights.subList(from, random.nextInt(from, lights.size() + 1))));
+                        DepartureView quick = Viewing.view(after, at, before, shown);
+                        assertThat(quick).isEqualTo(Viewing.view(after, at));
+                        before = after;
+                        shown = quick;
+                    }
+                }
+            }
+        }
+
+        private static Departure told(Departure state, Instant at, FeedEvent fact) {
+            UUID id = UUID.randomUUID();
+            return state.apply(new LogEntry<>(
+                    id, state.seq() + 1, at, null, new Person("feed", "Test"), null, id, Event.of(fact)));
         }
 
         private Departure inPortions() {

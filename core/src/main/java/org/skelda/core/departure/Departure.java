@@ -270,6 +270,21 @@ public record Departure(
                 new Readings(feed));
     }
 
+    /** Whether nothing has changed since an earlier state but the lights that a feed shows. */
+    boolean hasOnlyLightsSince(Departure earlier) {
+        return signing == earlier.signing
+                && seating == earlier.seating
+                && lines == earlier.lines
+                && attempts == earlier.attempts
+                && apu == earlier.apu
+                && units == earlier.units
+                && facts == earlier.facts
+                && controls == earlier.controls
+                && feed != null
+                && earlier.feed != null
+                && feed.isButForLights(earlier.feed);
+    }
+
     /** Whether a feed reads the aircraft now. */
     public boolean isRead() {
         return feed != null && feed.live();

@@ -72,7 +72,9 @@ public record DepartureView(
     public DepartureView since(DepartureView earlier) {
         List<ProcedureView> news = new ArrayList<>();
         for (int i = 0; i < procedures.size(); i++) {
-            if (!procedures.get(i).equals(earlier.procedures().get(i))) {
+            ProcedureView before = earlier.procedures().get(i);
+            // Most are the same object.
+            if (procedures.get(i) != before && !procedures.get(i).equals(before)) {
                 news.add(procedures.get(i));
             }
         }

@@ -68,6 +68,11 @@ public record Feed(
         };
     }
 
+    /** Whether it is as another one, whatever lights show. */
+    public boolean isButForLights(Feed other) {
+        return new Feed(id, label, simulated, attachedAt, lostAt, other.lights, power, currents).equals(other);
+    }
+
     public boolean live() {
         return lostAt == null;
     }

@@ -1,9 +1,9 @@
 package org.skelda.core.indications;
 
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.skelda.core.need.Known;
@@ -22,10 +22,15 @@ public record TestPhase(String id, String label, List<Expected> expected) {
 
     /** What of a group is expected now, in the group's order. */
     public List<String> expected(IndicationGroup group, Known known) {
+        Set<String> shows = new HashSet<>();
+        for (Expected one : expected) {
+            if (one.now(known) instanceof Need.Needed) {
+                shows.add(one.indication());
+            }
+        }
         return group.indications().stream()
                 .map(Indication::id)
-                .filter(id -> of(id).filter(one -> one.now(known) instanceof Need.Needed)
-                        .isPresent())
+                .filter(shows::contains)
                 .toList();
     }
 
@@ -49,11 +54,5 @@ public record TestPhase(String id, String label, List<Expected> expected) {
             }
         }
         return names;
-    }
-
-    private Optional<Expected> of(String indication) {
-        return expected.stream()
-                .filter(one -> one.indication().equals(indication))
-                .findFirst();
     }
 }

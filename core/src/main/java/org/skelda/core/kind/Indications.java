@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.indications.Indication;
 import org.skelda.core.indications.IndicationGroup;
@@ -302,12 +303,18 @@ public record Indications(String label, String does, IndicationTest test, Map<St
     @Override
     public WorkView view(History history, Known known) {
         TestRound round = round(history);
-        List<GroupView> groups =
-                round.places().map(place -> view(place, round, known)).toList();
+        Set<String> pressed = test.phases().stream()
+                .filter(phase -> isPressed(phase, known))
+                .map(TestPhase::id)
+                .collect(Collectors.toSet());
+        List<GroupView> groups = round.places()
+                .map(place ->
+                        view(place, round, known, pressed.contains(place.phase().id())))
+                .toList();
         return WorkView.test(new TestView(groups, round.wrong(), round.rounds()));
     }
 
-    private GroupView view(TestRound.Place place, TestRound round, Known known) {
+    private GroupView view(TestRound.Place place, TestRound round, Known known, boolean pressed) {
         TestRound.Looked looked = round.of(place.phase().id(), place.group().id());
         boolean complete = looked.isComplete();
         List<String> expected = looked.expected();
@@ -318,7 +325,7 @@ public record Indications(String label, String does, IndicationTest test, Map<St
                 complete && expected != null ? expected : place.phase().expected(place.group(), known),
                 complete ? Map.of() : place.phase().dark(place.group(), known),
                 looked.lit(),
-                complete || !isPressed(place.phase(), known) ? null : fed(place.group(), known));
+                complete || !pressed ? null : fed(place.group(), known));
     }
 
     private TestRound round(History history) {

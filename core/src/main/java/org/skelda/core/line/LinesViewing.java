@@ -63,6 +63,18 @@ public final class LinesViewing {
         return progress.plan().procedures().stream().map(this::procedure).toList();
     }
 
+    /** The same when only lights have changed since. @param earlier what they were then */
+    public List<ProcedureView> proceduresByLights(List<ProcedureView> earlier) {
+        List<ProcedureView> views = new ArrayList<>(earlier.size());
+        for (int i = 0; i < earlier.size(); i++) {
+            Procedure procedure = progress.plan().procedures().get(i);
+            // How long it has been put aside is told of one that is.
+            boolean stands = earlier.get(i).held() == null && !progress.plan().looksAtLights(procedure);
+            views.add(stands ? earlier.get(i) : procedure(procedure));
+        }
+        return List.copyOf(views);
+    }
+
     private ProcedureView procedure(Procedure procedure) {
         // Made with every command for every line: one pass, and nothing is made that is not shown.
         List<LineRef> refs = progress.plan().refs(procedure);

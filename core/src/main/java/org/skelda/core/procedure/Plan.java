@@ -1,6 +1,7 @@
 package org.skelda.core.procedure;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -13,6 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Gate;
+import org.skelda.core.kind.Indications;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Start;
@@ -45,6 +47,8 @@ public final class Plan {
     private final Map<MeasureSpec, List<LineRef>> measuring = new HashMap<>();
     private final Map<String, LineRef> choices = new HashMap<>();
     private final Map<String, List<Summons>> summons = new HashMap<>();
+    private final Set<String> testing = new HashSet<>();
+    private final Set<String> lights = new HashSet<>();
     private final List<LineRef> moving = new ArrayList<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
     private final Set<Integer> engines = new HashSet<>();
@@ -62,6 +66,10 @@ public final class Plan {
         if (type.electrics() != null) {
             type.electrics().buses().forEach(bus -> buses.put(Names.state(bus.id()), bus.id()));
         }
+        type.tests().values().stream()
+                .flatMap(test -> test.groups().stream())
+                .flatMap(group -> group.indications().stream())
+                .forEach(indication -> lights.add(indication.id()));
         for (Option option : options) {
             this.options.put(option.id(), option);
             optionNames.put(Names.option(option.id()), option);
@@ -112,6 +120,9 @@ public final class Plan {
         if (line.kind() instanceof Measure measure) {
             readings.put(Names.reading(ref), ref);
             measuring.computeIfAbsent(measure.spec(), _ -> new ArrayList<>()).add(ref);
+        }
+        if (line.kind() instanceof Indications) {
+            testing.add(procedure.id());
         }
         if (line.kind() instanceof Choice choice) {
             choices.put(Names.choice(ref), ref);
@@ -370,6 +381,16 @@ public final class Plan {
      */
     public @Nullable LineRef gateBefore(LineRef ref) {
         return gatesBefore.get(ref);
+    }
+
+    /** Whether some line of a procedure looks at what the aircraft's lights show; no other line asks for them. */
+    public boolean looksAtLights(Procedure procedure) {
+        return testing.contains(procedure.id());
+    }
+
+    /** Every indication that some test of the type looks at, by its id. */
+    public Set<String> lights() {
+        return Collections.unmodifiableSet(lights);
     }
 
     /** The lines that start a clock when they are done. */

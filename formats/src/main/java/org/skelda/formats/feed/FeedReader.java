@@ -24,6 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
  * whole batch. A reading that no instrument shows is left out and told; it is never judged.
  */
 public final class FeedReader {
+    private static final Instant EARLIEST = Instant.parse("2000-01-01T00:00:00Z");
+    private static final Instant LATEST = Instant.parse("2200-01-01T00:00:00Z");
     private static final int MOST_LIGHTS = 400;
     private static final int LONGEST_NAME = 60;
 
@@ -132,8 +134,7 @@ public final class FeedReader {
     private static Instant time(int number, JsonNode node) {
         try {
             Instant at = Instant.parse(node.path("t").asString(""));
-            if (at.isBefore(Instant.parse("2000-01-01T00:00:00Z"))
-                    || at.isAfter(Instant.parse("2200-01-01T00:00:00Z"))) {
+            if (at.isBefore(EARLIEST) || at.isAfter(LATEST)) {
                 throw new InvalidFeed(number, "'t' is " + at + ", which no clock shows");
             }
             return at;
