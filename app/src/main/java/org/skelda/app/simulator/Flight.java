@@ -152,6 +152,9 @@ final class Flight {
                         idling(),
                         apu != null && (apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING),
                         apu != null && apu.generates());
+                if (units != null) {
+                    units.fed(power.isAlive());
+                }
             }
             boolean due = ++beats % BEATS_AT_REST == 0;
             if (apu != null && (apu.busy() || due)) {

@@ -23,6 +23,8 @@ public final class UnitsWatch {
     private static final long NS_PER_US = 1000;
     /** A unit's own count and the desk's may differ by the feed's delay and no more. */
     private static final double SAME_COUNT_s = 1.5;
+    /** One that shows this much left when the desk's own count is over is believed. */
+    private static final double STILL_COUNTS_s = 0.5;
     /** While it is moved, its count stands still; what the desk counts is set right that often. */
     private static final double MOVED_COUNT_s = 10;
     /** What falls due by time alone may be seen that much earlier or later than it is computed. */
@@ -132,6 +134,9 @@ public final class UnitsWatch {
                     tell(new UnitEvent.AsksAgain(at));
                 }
                 if (isJustNow()) {
+                    if (unit.phase() == Phase.NAVIGATING && shown.left_s() > STILL_COUNTS_s) {
+                        found(Phase.ALIGNING, left());
+                    }
                     return;
                 }
                 tell(new UnitEvent.SwitchedOff(at, where()));

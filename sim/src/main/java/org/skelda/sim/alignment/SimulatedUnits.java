@@ -31,7 +31,8 @@ public final class SimulatedUnits {
     private long now_us;
     private boolean towed;
     private boolean gusts;
-    private boolean power = true;
+    private boolean switched = true;
+    private boolean fed = true;
 
     /** All off, their last position kept. @param stand where the aircraft stands */
     public SimulatedUnits(InertialProfile profile, Position stand, long seed, long begin_us) {
@@ -71,7 +72,7 @@ public final class SimulatedUnits {
         if (of != null) {
             for (int number = 1; number <= units.size(); number++) {
                 if (of.unit() == null || of.unit() == number) {
-                    units.get(number - 1).move(of.what(), position, now_us, power);
+                    units.get(number - 1).move(of.what(), position, now_us, power());
                 }
             }
             return;
@@ -85,8 +86,26 @@ public final class SimulatedUnits {
     }
 
     private void power(boolean on) {
-        power = on;
-        if (!on) {
+        switched = on;
+        loseIfDead();
+    }
+
+    /**
+     * What feeds them is there, or gone: what they have not stored is then lost.
+     *
+     * @param now whether any bus of the aircraft has power; true where nothing is known of its buses
+     */
+    public void fed(boolean now) {
+        fed = now;
+        loseIfDead();
+    }
+
+    private boolean power() {
+        return switched && fed;
+    }
+
+    private void loseIfDead() {
+        if (!power()) {
             units.forEach(Unit::losePower);
         }
     }
@@ -109,7 +128,7 @@ public final class SimulatedUnits {
     public UnitsSample sample() {
         return new UnitsSample(
                 now_us,
-                units.stream().map(unit -> unit.shows(now_us, towed, power)).toList());
+                units.stream().map(unit -> unit.shows(now_us, towed, power())).toList());
     }
 
     /** What a unit really does. @param number from 1 */

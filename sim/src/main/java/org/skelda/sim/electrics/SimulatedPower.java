@@ -198,6 +198,11 @@ public final class SimulatedPower {
         return fed().containsKey(bus);
     }
 
+    /** Whether any bus has power. */
+    public boolean isAlive() {
+        return !fed().isEmpty();
+    }
+
     /** The source that really carries a bus; null when it is dead. */
     public @Nullable String carrier(String bus) {
         Fed by = fed().get(bus);

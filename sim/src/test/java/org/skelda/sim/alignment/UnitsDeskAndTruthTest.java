@@ -80,13 +80,16 @@ class UnitsDeskAndTruthTest {
             case 1 -> truth.move(control + "mode", "off", at_us);
             case 2 -> truth.move("inertial/gusts", random.nextInt(3) == 0 ? "on" : "off", at_us);
             case 3 -> {
-                if (random.nextInt(4) == 0) {
-                    truth.move("inertial/power", "off", at_us);
+                switch (random.nextInt(8)) {
+                    case 0, 1 -> truth.move("inertial/power", "off", at_us);
+                    case 2 -> truth.fed(false);
+                    default -> {}
                 }
             }
             case 4 -> truth.move(control + "kept", "elsewhere", at_us);
             case 5 -> truth.move(control + "position", "61.02 -7.44", at_us);
             default -> {
+                truth.fed(true);
                 truth.move("inertial/power", "on", at_us);
                 truth.move("inertial/tow", "off", at_us);
                 switch (truth.phase(looked)) {
