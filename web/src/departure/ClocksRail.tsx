@@ -20,10 +20,10 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const { state } = useDeparture();
   const engines = useEngines();
   const now = useServerNow();
-  const running = state.view.clocks.filter((clock) => Date.parse(clock.opensAt) > now);
+  const running = state.view.clocks.filter((clock) => clock.counts === 'UP' || ends(clock) > now);
   const open = state.view.clocks
-    .filter((clock) => Date.parse(clock.opensAt) <= now)
-    .sort((a, b) => Date.parse(b.opensAt) - Date.parse(a.opensAt));
+    .filter((clock) => clock.counts === 'DOWN' && ends(clock) <= now)
+    .sort((a, b) => ends(b) - ends(a));
   const monotonic = useMonotonic();
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
@@ -37,9 +37,9 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
         <Running key={clock.id} clock={clock} now={now} />
       ))}
       {open.slice(0, OPEN_ONES_SHOWN).map((clock) => (
-        <div key={clock.id} className={styles.opened} data-fresh={now - Date.parse(clock.opensAt) < 5000 || undefined}>
+        <div key={clock.id} className={styles.opened} data-fresh={now - ends(clock) < 5000 || undefined}>
           <span aria-hidden="true">✓</span> <b>{sentence(clock.releases)}</b>
-          <div className="small">since {utc(clock.opensAt, true)}</div>
+          <div className="small">since {utc(clock.opensAt ?? '', true)}</div>
         </div>
       ))}
       <Colleague />
@@ -47,22 +47,34 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   );
 }
 
+/** Its end, ms; endless for one that counts up. */
+function ends(clock: ClockView): number {
+  return clock.opensAt ? Date.parse(clock.opensAt) : Number.POSITIVE_INFINITY;
+}
+
 function Running({ clock, now }: { clock: ClockView; now: number }) {
-  const left = Date.parse(clock.opensAt) - now;
-  const length = isoDuration(clock.duration);
+  const since = now - Date.parse(clock.startedAt);
+  const left = ends(clock) - now;
+  const length = clock.duration ? isoDuration(clock.duration) : 0;
   const share = length > 0 ? Math.min(1, Math.max(0, 1 - left / length)) : 1;
   return (
     <div className={clockStyles.clock}>
       <div className={clockStyles.time} aria-hidden="true">
-        {countdown(left)}
+        {countdown(clock.counts === 'UP' ? Math.floor(since / 1000) * 1000 : left)}
       </div>
-      <div>{sentence(clock.releases)}</div>
+      <div>
+        {clock.counts === 'WINDOW' && 'Still: '}
+        {clock.counts === 'WINDOW' ? clock.releases : sentence(clock.releases)}
+      </div>
       <div className="small">
-        {clock.label}, since {utc(clock.startedAt, true)}, needs {countdown(length)}. {clock.note}
+        {clock.label}, since {utc(clock.startedAt, true)}
+        {clock.duration && `, ${clock.counts === 'WINDOW' ? 'within' : 'needs'} ${countdown(length)}`}. {clock.note}
       </div>
-      <div className={clockStyles.bar} aria-hidden="true">
-        <i style={{ width: `${share * 100}%` }} />
-      </div>
+      {clock.counts !== 'UP' && (
+        <div className={clockStyles.bar} aria-hidden="true">
+          <i style={{ width: `${share * 100}%` }} />
+        </div>
+      )}
       <div className="small">{clock.source}</div>
     </div>
   );

@@ -25,11 +25,11 @@ export function Ribbon({ open }: { open: (sheet: Sheet) => void }) {
   const monotonic = useMonotonic();
   const closed = view.lifecycle === 'SIGNED' || view.lifecycle === 'ABANDONED';
   const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
-  const gate = view.clocks.find((clock) => Date.parse(clock.opensAt) > now);
+  const gate = view.clocks.find((clock) => clock.counts === 'DOWN' && Date.parse(clock.opensAt ?? '') > now);
   // A starter's own time comes before any gate's.
   const soonest =
     starting.find((clock) => clock.share !== null) ??
-    (gate ? { ms: Date.parse(gate.opensAt) - now, words: gate.label } : starting[0]);
+    (gate ? { ms: Date.parse(gate.opensAt ?? '') - now, words: gate.label } : starting[0]);
   return (
     <header className={styles.ribbon}>
       <Link to="/" className={styles.brand} aria-label="Skelda, go to Today">

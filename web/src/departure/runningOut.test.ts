@@ -14,6 +14,7 @@ function clock(id: string, seconds: number, startedAt = '2026-05-04T08:59:00Z'):
     duration: 'PT1M',
     opensAt: new Date(T0 + seconds * 1000).toISOString(),
     elapsed: false,
+    counts: 'DOWN',
   };
 }
 
@@ -36,6 +37,19 @@ describe('a clock that runs out', () => {
     let waiting = runningOut([clock('alignment', 60)], T0);
     waiting = runningOut([clock('alignment', 800, '2026-05-04T09:00:30Z')], T0 + 30_000);
     expect(hasRunOut(waiting, T0 + 61_000)).toBe(false);
+  });
+
+  it('is not heard when it counts up, or is a window that closes', () => {
+    const { opensAt: _, duration: _none, ...endless } = clock('apu', 0);
+    expect(
+      runningOut(
+        [
+          { ...endless, counts: 'UP' },
+          { ...clock('quick', 4), counts: 'WINDOW' },
+        ],
+        T0,
+      ).size,
+    ).toBe(0);
   });
 
   it('is not heard when it had run out before the page was up', () => {

@@ -7,7 +7,9 @@ export type RunningOut = ReadonlyMap<string, number>;
 export function runningOut(clocks: ClockView[], now: number): RunningOut {
   return new Map(
     clocks
-      .map((clock): [string, number] => [`${clock.id} ${clock.startedAt}`, Date.parse(clock.opensAt)])
+      // What counts up has no end, and the end of a window allows nothing.
+      .filter((clock) => clock.counts === 'DOWN')
+      .map((clock): [string, number] => [`${clock.id} ${clock.startedAt}`, Date.parse(clock.opensAt ?? '')])
       .filter(([, opensAt]) => opensAt > now),
   );
 }

@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.skelda.core.alignment.InertialUnit;
 import org.skelda.core.alignment.InertialUnit.Phase;
+import org.skelda.core.alignment.UnitRule;
+import org.skelda.core.clock.ClockView;
 import org.skelda.core.clock.StateClock;
 
 /** The clocks that the inertial units' own state starts: no line does, and no hand stops them. */
@@ -36,13 +38,26 @@ public final class UnitsClocks {
                     since,
                     unit.needs()));
         });
-        storing.forEach((since, numbers) -> all.add(new StateClock(
-                "inertial-off-" + numbers.getFirst(),
-                "Inertial units storing" + of(numbers, units),
-                "their power may go",
-                "Never by breaker.",
-                since,
-                now.get(numbers.getFirst() - 1).rule().stores())));
+        storing.forEach((since, numbers) -> {
+            UnitRule rule = now.get(numbers.getFirst() - 1).rule();
+            if (at.isBefore(since.plus(rule.quickWithin()))) {
+                all.add(new StateClock(
+                        "inertial-quick-" + numbers.getFirst(),
+                        "Switching back" + of(numbers, units),
+                        "a quick alignment begins if they are ON again",
+                        null,
+                        since,
+                        rule.quickWithin(),
+                        ClockView.Counts.WINDOW));
+            }
+            all.add(new StateClock(
+                    "inertial-off-" + numbers.getFirst(),
+                    "Inertial units storing" + of(numbers, units),
+                    "their power may go",
+                    "Never by breaker.",
+                    since,
+                    rule.stores()));
+        });
         return List.copyOf(all);
     }
 

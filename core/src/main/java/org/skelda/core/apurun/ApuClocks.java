@@ -8,6 +8,7 @@ import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.apu.ApuRule;
+import org.skelda.core.clock.ClockView;
 import org.skelda.core.clock.StateClock;
 
 /** The clocks that an APU's own state starts: no line does, and no hand stops them. */
@@ -35,6 +36,10 @@ public final class ApuClocks {
                     "Electrical load may be taken meanwhile.",
                     available,
                     rule.bleedAfter()));
+        }
+        if (available != null && (apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING)) {
+            all.add(new StateClock(
+                    "apu-running", "APU at its speed", "APU runs", null, available, null, ClockView.Counts.UP));
         }
         Instant off = apu.run().airOffAt();
         boolean cools = apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING;

@@ -2,9 +2,6 @@ package org.skelda.core.clock;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
-import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
 
@@ -12,6 +9,8 @@ import org.skelda.core.kind.LineRef;
  * A started clock.
  *
  * @param by the line that started it; null when a state did, of the APU for one
+ * @param duration how long it runs; null when it counts up
+ * @param opensAt its end; null when it counts up
  * @param elapsed whether it had run out at the view's time
  */
 public record ClockView(
@@ -22,16 +21,19 @@ public record ClockView(
         String source,
         @Nullable LineRef by,
         Instant startedAt,
-        Duration duration,
-        Instant opensAt,
-        boolean elapsed) {
-    private static final Comparator<ClockView> SOONEST_FIRST = Comparator.comparing(ClockView::elapsed)
-            .thenComparing(ClockView::opensAt)
-            .thenComparing(ClockView::id);
+        @Nullable Duration duration,
+        @Nullable Instant opensAt,
+        boolean elapsed,
+        Counts counts) {
 
-    /** Clocks of every origin in one list: the one that opens soonest first, then those that have run out. */
-    public static List<ClockView> inOrder(Stream<ClockView> clocks) {
-        return clocks.sorted(SOONEST_FIRST).toList();
+    /** How a clock counts. */
+    public enum Counts {
+        /** To its end, which allows something; it is heard then. */
+        DOWN,
+        /** On from its beginning; it has no end. */
+        UP,
+        /** To its end, after which what it allows is allowed no more. */
+        WINDOW
     }
 
     /**

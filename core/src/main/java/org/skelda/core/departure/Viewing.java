@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.skelda.core.aligning.UnitsView;
 import org.skelda.core.apurun.ApuView;
 import org.skelda.core.clock.ClockView;
+import org.skelda.core.clock.Clocks;
 import org.skelda.core.crew.Seat;
 import org.skelda.core.departure.DepartureView.WaitsFor;
 import org.skelda.core.electrics.NetworkView;
@@ -69,9 +70,10 @@ public final class Viewing {
     private DepartureView view(List<ProcedureView> procedures) {
         ApuView apu = ApuOfDeparture.view(departure, progress, at);
         UnitsView units = UnitsOfDeparture.view(departure, progress, at);
-        List<ClockView> clocks = ClockView.inOrder(
-                Stream.of(lines.clocks(), ApuOfDeparture.clocks(departure, at), UnitsOfDeparture.clocks(departure, at))
-                        .flatMap(clocksOf -> clocksOf));
+        Clocks clocks = Clocks.of(
+                at,
+                Stream.of(
+                        lines.clocks(), ApuOfDeparture.clocks(departure, at), UnitsOfDeparture.clocks(departure, at)));
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()
@@ -83,7 +85,7 @@ public final class Viewing {
                         departure.seating().takenFrom().get(e.getKey())))
                 .toList();
         Instant nextOpening = Stream.concat(
-                        clocks.stream().filter(clock -> !clock.elapsed()).map(ClockView::opensAt),
+                        clocks.nextEnd().stream(),
                         Stream.concat(
                                 procedures.stream().map(ProcedureView::opensAt),
                                 Stream.of(apu == null ? null : apu.until(), units == null ? null : units.until())))
@@ -98,7 +100,7 @@ public final class Viewing {
                 lifecycle,
                 seats,
                 procedures,
-                clocks,
+                clocks.all(),
                 left,
                 right,
                 waitsFor(lifecycle, procedures, left, right),

@@ -263,7 +263,8 @@ public final class LinesViewing {
                     clock.startedAt(),
                     clock.duration(),
                     clock.opensAt(),
-                    clock.elapsedAt(at));
+                    clock.elapsedAt(at),
+                    ClockView.Counts.DOWN);
         });
     }
 
