@@ -2,6 +2,7 @@ package org.skelda.e2e;
 
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
+import java.util.Locale;
 
 /** Pictures of what a journey looks at, by day and by night, into the folder that was asked for; none otherwise. */
 final class Pictures {
@@ -15,11 +16,19 @@ final class Pictures {
             return;
         }
         Page page = desk.page();
-        for (String theme : new String[] {"day", "night"}) {
-            page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
+        for (String theme : new String[] {"Day", "Night"}) {
+            light(page, theme);
             TestServer.pause(THEME_SETTLES_MS);
-            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(FOLDER, name + "-" + theme + ".png")));
+            page.screenshot(new Page.ScreenshotOptions()
+                    .setPath(Path.of(FOLDER, name + "-" + theme.toLowerCase(Locale.ROOT) + ".png")));
         }
-        page.evaluate("() => document.documentElement.dataset.theme = 'day'");
+        light(page, "Day");
+    }
+
+    /** By the page's own switch, also where a sheet lies over it. */
+    private static void light(Page page, String theme) {
+        page.evaluate("""
+                theme => [...document.querySelectorAll('[aria-label="Light"] label')]
+                    .find(label => label.textContent === theme).querySelector('input').click()""", theme);
     }
 }
