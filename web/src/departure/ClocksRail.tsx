@@ -61,6 +61,7 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
     <div className={clockStyles.clock}>
       <div className={clockStyles.time} aria-hidden="true">
         {countdown(clock.counts === 'UP' ? Math.floor(since / 1000) * 1000 : left)}
+        {clock.counts === 'UP' && <small> so far</small>}
       </div>
       <div>
         {clock.counts === 'WINDOW' && 'Still: '}
