@@ -47,7 +47,10 @@ export function PowerDrawing({ power }: { power: NetworkView }) {
       {buses.map((box, index) => {
         const bus = power.buses[index];
         if (!bus) return null;
-        const by = power.sources.find((source) => source.id === bus.fedBy);
+        const by = power.sources
+          .filter((source) => source.id === bus.fedBy || bus.beside.includes(source.id))
+          .map((source) => source.name)
+          .join(' and ');
         return (
           <g key={box.id} data-power={bus.powered === true ? 'yes' : bus.powered === false ? 'no' : 'unknown'}>
             <rect x={box.x} y={box.y} width={box.width} height={BUS_HEIGHT} className={styles.bus} />
@@ -55,7 +58,7 @@ export function PowerDrawing({ power }: { power: NetworkView }) {
               {bus.name}
             </text>
             <text x={box.x + box.width - 10} y={box.y + 18} textAnchor="end" className={styles.stand}>
-              {by ? `on ${by.name}` : bus.powered === undefined ? 'not known' : bus.powered ? 'powered' : 'no power'}
+              {by ? `on ${by}` : bus.powered === undefined ? 'not known' : bus.powered ? 'powered' : 'no power'}
             </text>
           </g>
         );

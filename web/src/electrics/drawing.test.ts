@@ -28,6 +28,7 @@ const view: NetworkView = {
       ways: [{ from: 'generator-1' }, { from: 'ground' }, { from: 'generator-2', through: 'tie' }],
       from: 'generator-1',
       fedBy: 'generator-1',
+      beside: [],
       powered: true,
     },
     {
@@ -35,6 +36,7 @@ const view: NetworkView = {
       name: 'Main 2',
       carries: 'pumps',
       ways: [{ from: 'generator-2' }, { from: 'ground' }, { from: 'generator-1', through: 'own' }],
+      beside: [],
       powered: false,
     },
     {
@@ -44,6 +46,7 @@ const view: NetworkView = {
       ways: [{ from: 'main-1' }, { from: 'main-2' }],
       from: 'main-1',
       fedBy: 'generator-1',
+      beside: [],
       powered: true,
     },
   ],

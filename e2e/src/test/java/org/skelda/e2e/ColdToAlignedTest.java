@@ -98,7 +98,7 @@ class ColdToAlignedTest {
         PowerOfDesk power = PowerOfDesk.over(captain);
         power.turn("Battery 1", "OFF", "ON");
         power.turn("Battery 2", "OFF", "ON");
-        power.says("Battery bus on Battery 1");
+        power.says("Battery bus on Battery 1 and Battery 2");
         power.close();
         captain.workUntil(() ->
                 captain.line().equals("Batteries 1 and 2") && captain.cardText().contains("OFF and back ON"));
@@ -244,7 +244,7 @@ class ColdToAlignedTest {
         reads(captain, "23.9", "Charge it 25 min on external power");
         reads(captain, "25.3", "25.3 V");
         captain.workUntil(() -> captain.line().equals("Ground power"));
-        power(captain, "Battery bus on Battery 1");
+        power(captain, "Battery bus on Battery 1 and Battery 2");
         captain.workUntil(() ->
                 captain.line().equals("Batteries 1 and 2") && captain.cardText().contains("OFF and back ON"));
         String sheet = power(captain, "Main 1, Main 2, Essential AC and Battery bus on Ground power");

@@ -122,7 +122,7 @@ class ShippedPacksAreWorkedTest {
                         "havern-2a.yaml",
                         List.of(
                                 "Nothing is powered",
-                                "Battery bus on Battery 1",
+                                "Battery bus on Battery 1 and Battery 2",
                                 "Main 1, Main 2, Essential AC and Battery bus on Ground power",
                                 "Main 1, Main 2, Essential AC and Battery bus on APU generator",
                                 "Main 2 on APU generator; Main 1, Essential AC and Battery bus on Generator 1",
@@ -131,14 +131,14 @@ class ShippedPacksAreWorkedTest {
                         "havern-4.yaml",
                         List.of(
                                 "Nothing is powered",
-                                "Battery bus on Batteries",
-                                "Ring left, Main 1 and Main 2 on Ground 1; "
+                                "Battery bus on Main battery; APU start bus on APU battery",
+                                "APU start bus on APU battery; Ring left, Main 1 and Main 2 on Ground 1; "
                                         + "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2",
-                                "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2; "
+                                "APU start bus on APU battery; Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2; "
                                         + "Ring left, Main 1 and Main 2 on APU 1",
-                                "Ring left, Main 1 and Main 2 on APU 1; "
+                                "APU start bus on APU battery; Ring left, Main 1 and Main 2 on APU 1; "
                                         + "Ring right, Main 3, Main 4, Essential and Battery bus on APU 2",
-                                "Ring left and Main 1 on Gen 1; Main 2 on Gen 2; Main 3 on Gen 3; "
+                                "APU start bus on APU battery; Ring left and Main 1 on Gen 1; Main 2 on Gen 2; Main 3 on Gen 3; "
                                         + "Ring right, Main 4, Essential and Battery bus on Gen 4")),
                 Arguments.of(
                         "lomvi-t1.yaml",
@@ -164,7 +164,7 @@ class ShippedPacksAreWorkedTest {
                         "teista-b2.yaml",
                         List.of(
                                 "Nothing is powered",
-                                "Emergency bus on Battery 1",
+                                "Emergency bus on Battery 1 and Battery 2",
                                 "Main 1, Main 2 and Emergency bus on Ground power",
                                 "Main 1, Main 2 and Emergency bus on APU generator",
                                 "Main 1 and Emergency bus on APU generator; Main 2 on Generator 2",

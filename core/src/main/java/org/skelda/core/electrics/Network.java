@@ -1,7 +1,9 @@
 package org.skelda.core.electrics;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -132,6 +134,35 @@ public record Network(List<Source> sources, List<Tie> ties, List<Bus> buses, Str
             }
         }
         return fed;
+    }
+
+    /**
+     * Batteries share what they carry: beside the one that a bus takes first stands every other that is on and has a
+     * way of its own to it.
+     *
+     * @param fed what feeds each bus
+     * @return the others, by the id of the battery that feeds; nothing for one that carries alone
+     */
+    public Map<String, Set<String>> beside(Map<String, Fed> fed, Predicate<String> gives, Predicate<String> closed) {
+        Map<String, Set<String>> beside = new HashMap<>();
+        for (Bus bus : buses) {
+            Fed by = fed.get(bus.id());
+            if (by == null || !by.way().from().equals(by.source()) || !isBattery(by.source())) {
+                continue;
+            }
+            for (Way way : bus.ways()) {
+                boolean other = !way.from().equals(by.source()) && isBattery(way.from());
+                if (other && gives.test(way.from()) && (way.through() == null || closed.test(way.through()))) {
+                    beside.computeIfAbsent(by.source(), _ -> new LinkedHashSet<>())
+                            .add(way.from());
+                }
+            }
+        }
+        return beside;
+    }
+
+    private boolean isBattery(String id) {
+        return sources.stream().anyMatch(one -> one.id().equals(id) && one.kind() == Kind.BATTERY);
     }
 
     private boolean isSource(String id) {

@@ -52,6 +52,7 @@ public record NetworkView(
      * @param ways ids of all that can feed it, the first that gives first
      * @param from the way it takes; null when it has no power
      * @param fedBy the source at the end of it
+     * @param beside ids of the batteries that carry it together with that source
      * @param powered null when it is not known
      */
     public record BusView(
@@ -61,6 +62,7 @@ public record NetworkView(
             List<WayView> ways,
             @Nullable String from,
             @Nullable String fedBy,
+            List<String> beside,
             @Nullable Boolean powered) {}
 
     /** @param from a source or a bus; @param through a tie between; null when none is */

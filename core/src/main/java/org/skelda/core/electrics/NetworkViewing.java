@@ -1,6 +1,7 @@
 package org.skelda.core.electrics;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -64,6 +65,7 @@ public final class NetworkViewing {
                         .toList(),
                 fed == null ? null : fed.way().from(),
                 fed == null ? null : fed.source(),
+                fed == null ? List.of() : List.copyOf(now.beside(fed)),
                 now.isPowered(bus.id()));
     }
 
@@ -72,8 +74,13 @@ public final class NetworkViewing {
     }
 
     private String says() {
-        List<String> carried = those(Stand.FEEDING)
-                .map(one -> and(now.carried(one)) + " on " + one.name())
+        // Batteries that carry together are said together.
+        Map<List<Bus>, List<String>> by = new LinkedHashMap<>();
+        those(Stand.FEEDING)
+                .forEach(one -> by.computeIfAbsent(now.carried(one), _ -> new ArrayList<>())
+                        .add(one.name()));
+        List<String> carried = by.entrySet().stream()
+                .map(entry -> and(entry.getKey()) + " on " + together(entry.getValue()))
                 .toList();
         if (!carried.isEmpty()) {
             return String.join("; ", carried);
@@ -86,7 +93,10 @@ public final class NetworkViewing {
 
     /** "Main 1, Main 2 and Essential". */
     private static String and(List<Bus> buses) {
-        List<String> names = buses.stream().map(Bus::name).toList();
+        return together(buses.stream().map(Bus::name).toList());
+    }
+
+    private static String together(List<String> names) {
         return names.size() == 1
                 ? names.getFirst()
                 : String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.getLast();

@@ -26,6 +26,7 @@ public final class PowerNow {
     private final @Nullable ApuPower apu;
     private final PowerSeen seen;
     private @Nullable Map<String, Fed> fed;
+    private @Nullable Map<String, Set<String>> beside;
     private final Map<String, Map<String, Fed>> without = new HashMap<>();
 
     /**
@@ -144,6 +145,18 @@ public final class PowerNow {
         return fed;
     }
 
+    /** Ids of the batteries that carry together with the source that feeds a bus; none for one that carries alone. */
+    public Set<String> beside(Fed by) {
+        if (beside == null) {
+            beside = network.beside(fed(), this::gives, this::isClosed);
+        }
+        return beside.getOrDefault(by.source(), Set.of());
+    }
+
+    private boolean carries(Source one, Fed by) {
+        return by.source().equals(one.id()) || beside(by).contains(one.id());
+    }
+
     /**
      * Whether a bus has power: null when that hangs on what is not known.
      *
@@ -223,15 +236,14 @@ public final class PowerNow {
         if (!on) {
             return Stand.AVAILABLE;
         }
-        return fed().values().stream().anyMatch(fed -> fed.source().equals(one.id())) ? Stand.FEEDING : Stand.ON;
+        return fed().values().stream().anyMatch(by -> carries(one, by)) ? Stand.FEEDING : Stand.ON;
     }
 
     /** The buses that a source carries, in their order. */
     public List<Network.Bus> carried(Source one) {
         Map<String, Fed> fed = fed();
         return network.buses().stream()
-                .filter(bus ->
-                        fed.containsKey(bus.id()) && fed.get(bus.id()).source().equals(one.id()))
+                .filter(bus -> fed.containsKey(bus.id()) && carries(one, fed.get(bus.id())))
                 .toList();
     }
 

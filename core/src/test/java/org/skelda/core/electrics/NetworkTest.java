@@ -69,6 +69,52 @@ class NetworkTest {
                 .orElseThrow();
     }
 
+    /** Two batteries on one bus give together; one that is off, or behind an open tie, does not. */
+    @Test
+    void batteriesThatCarryTogetherAreSaidTogether() {
+        Network pair = new Network(
+                List.of(
+                        new Source("one", "Battery 1", Kind.BATTERY, null, null, "one-on"),
+                        new Source("two", "Battery 2", Kind.BATTERY, null, null, "two-on"),
+                        new Source("ground", "Ground power", Kind.GROUND, null, "there", "ground-on")),
+                List.of(new Tie("tie", "Tie", "tie-closed")),
+                List.of(
+                        bus("battery-bus", way("ground"), way("one"), new Way("two", "tie")),
+                        bus("radio", way("battery-bus"))),
+                "the type");
+        Map<String, Boolean> states = new HashMap<>(
+                Map.of("one-on", true, "two-on", true, "there", true, "ground-on", false, "tie-closed", true));
+        PowerNow both = new PowerNow(pair, states::get, Set.of(), null, PowerSeen.NOTHING);
+        assertThat(NetworkViewing.view(both).says())
+                .isEqualTo("Bus battery-bus and Bus radio on Battery 1 and Battery 2");
+        assertThat(NetworkViewing.view(both).sources())
+                .extracting(NetworkView.SourceView::stand)
+                .containsExactly(Stand.FEEDING, Stand.FEEDING, Stand.AVAILABLE);
+        assertThat(NetworkViewing.view(both).sources().get(1).lost()).isEmpty();
+        assertThat(NetworkViewing.view(both).sources().get(1).takenOver())
+                .containsExactly("Bus battery-bus, Bus radio to Battery 1");
+        assertThat(NetworkViewing.view(both).buses())
+                .extracting(NetworkView.BusView::beside)
+                .containsExactly(List.of("two"), List.of("two"));
+        for (String gone : List.of("two-on", "tie-closed")) {
+            states.put(gone, false);
+            PowerNow alone = new PowerNow(pair, states::get, Set.of(), null, PowerSeen.NOTHING);
+            assertThat(NetworkViewing.view(alone).says()).isEqualTo("Bus battery-bus and Bus radio on Battery 1");
+            assertThat(stand(alone, pair, "two")).isNotEqualTo(Stand.FEEDING);
+            states.put(gone, true);
+        }
+        states.put("ground-on", true);
+        PowerNow ground = new PowerNow(pair, states::get, Set.of(), null, PowerSeen.NOTHING);
+        assertThat(NetworkViewing.view(ground).says()).isEqualTo("Bus battery-bus and Bus radio on Ground power");
+    }
+
+    private static Stand stand(PowerNow now, Network network, String id) {
+        return now.stand(network.sources().stream()
+                .filter(one -> one.id().equals(id))
+                .findFirst()
+                .orElseThrow());
+    }
+
     @Test
     void groundPowerIsAvailableThenOnThenFeedingAndOnWithoutFeedingOnceTheApuHasTakenTheBuses() {
         PowerNow dark = now(states("ground-there"), Set.of(), false, false);

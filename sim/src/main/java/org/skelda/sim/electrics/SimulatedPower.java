@@ -212,11 +212,10 @@ public final class SimulatedPower {
     /** What its instruments show now. */
     public PowerSample sample() {
         Map<String, Fed> fed = fed();
+        Map<String, Set<String>> beside = network.beside(fed, this::gives, tie -> closed.getOrDefault(tie, false));
         Map<String, PowerSample.OfSource> read = new TreeMap<>();
         supplies.forEach((id, supply) -> {
-            long carries =
-                    fed.values().stream().filter(one -> one.source().equals(id)).count();
-            double current_A = current_A(supply, carries);
+            double current_A = current_A(supply, share(id, fed, beside));
             read.put(
                     id,
                     new PowerSample.OfSource(
@@ -232,15 +231,25 @@ public final class SimulatedPower {
         return new PowerSample(now_us, read, ties, buses);
     }
 
-    /** Into a battery, out of every other source, A. */
-    private double current_A(Supply supply, long carries) {
+    /** How many buses a source carries; batteries that carry together have equal parts of each. */
+    private static double share(String id, Map<String, Fed> fed, Map<String, Set<String>> beside) {
+        return fed.values().stream()
+                .mapToDouble(by -> {
+                    Set<String> others = beside.getOrDefault(by.source(), Set.of());
+                    return by.source().equals(id) || others.contains(id) ? 1.0 / (1 + others.size()) : 0;
+                })
+                .sum();
+    }
+
+    /** Into a battery, out of every other source, A. @param buses that it carries */
+    private double current_A(Supply supply, double buses) {
         if (supply.source.kind() == Kind.BATTERY && supply.chargedSince_us != Long.MAX_VALUE) {
             double missing_pct = FULL_pct - supply.charge_pct;
             double since_s = (now_us - supply.chargedSince_us) / US_PER_S;
             double first_A = FIRST_A + FIRST_PER_CHARGE_A * missing_pct;
             return rounded(first_A * Math.exp(-since_s / (FALLS_s + FALLS_PER_CHARGE_s * missing_pct)) + TRICKLE_A);
         }
-        double drawn_A = carries * PER_BUS_A;
+        double drawn_A = rounded(buses * PER_BUS_A);
         return supply.source.kind() == Kind.BATTERY ? 0.0 - drawn_A : drawn_A;
     }
 
