@@ -1,9 +1,6 @@
-import { drawn, BUS_HEIGHT, WIDTH } from './drawing';
+import { drawn, nameLines, BUS_HEIGHT, MANY, NAME_LINE, WIDTH } from './drawing';
 import { stands, type NetworkView } from './powerWords';
 import styles from './PowerDesk.module.css';
-
-/** From so many sources on, their words are set smaller. */
-const MANY = 7;
 
 /** Sources on top, buses below, and the way that power takes. */
 export function PowerDrawing({ power }: { power: NetworkView }) {
@@ -35,10 +32,18 @@ export function PowerDrawing({ power }: { power: NetworkView }) {
         return (
           <g key={box.id} data-stand={source.stand}>
             <rect x={box.x} y={box.y} width={box.width} height={box.height} rx={3} className={styles.source} />
-            <text x={box.x + box.width / 2} y={box.y + 19} textAnchor="middle" className={styles.name}>
-              {source.name}
-            </text>
-            <text x={box.x + box.width / 2} y={box.y + 37} textAnchor="middle" className={styles.stand}>
+            {nameLines(power, source.name).map((line, nth) => (
+              <text
+                key={line}
+                x={box.x + box.width / 2}
+                y={box.y + 19 + nth * NAME_LINE}
+                textAnchor="middle"
+                className={styles.name}
+              >
+                {line}
+              </text>
+            ))}
+            <text x={box.x + box.width / 2} y={box.y + box.height - 9} textAnchor="middle" className={styles.stand}>
               {stand.shape} {stand.word}
             </text>
           </g>

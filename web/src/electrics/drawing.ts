@@ -2,12 +2,15 @@ import type { NetworkView } from './powerWords';
 
 export const WIDTH = 760;
 const LEFT = 12;
+/** From so many sources on, each is narrow: its name has a line for each word. */
+export const MANY = 7;
+export const NAME_LINE = 15;
 const SOURCE_HEIGHT = 46;
-const FIRST_BUS = 88;
+const TO_FIRST_BUS = 40;
 const BUS_STEP = 52;
 export const BUS_HEIGHT = 26;
 /** Room on the right for what leads from one bus to another. */
-const BETWEEN = 18;
+const BETWEEN = 14;
 
 export interface Box {
   id: string;
@@ -32,19 +35,22 @@ export interface Lead {
 /** Where everything of a network is drawn: sources on top, each bus a bar below, leads straight down between them. */
 export function drawn(view: NetworkView): { sources: Box[]; buses: Box[]; leads: Lead[]; height: number } {
   const between = view.buses.flatMap((bus) => bus.ways.filter((way) => view.buses.some((one) => one.id === way.from)));
+  const lines = Math.max(...view.sources.map((source) => nameLines(view, source.name).length));
+  const sourceHeight = SOURCE_HEIGHT + (lines - 1) * NAME_LINE;
+  const firstBus = 2 + sourceHeight + TO_FIRST_BUS;
   const right = WIDTH - LEFT - between.length * BETWEEN;
   const column = (right - LEFT) / view.sources.length;
   const sources = view.sources.map((source, index) => ({
     id: source.id,
-    x: LEFT + index * column + 4,
+    x: LEFT + index * column + 2,
     y: 2,
-    width: column - 8,
-    height: SOURCE_HEIGHT,
+    width: column - 4,
+    height: sourceHeight,
   }));
   const buses = view.buses.map((bus, index) => ({
     id: bus.id,
     x: LEFT,
-    y: FIRST_BUS + index * BUS_STEP,
+    y: firstBus + index * BUS_STEP,
     width: WIDTH - 2 * LEFT,
     height: BUS_HEIGHT,
   }));
@@ -62,14 +68,19 @@ export function drawn(view: NetworkView): { sources: Box[]; buses: Box[]; leads:
       return {
         key: `${way.from} ${bus.id} ${nth}`,
         x,
-        from: source ? SOURCE_HEIGHT + 2 : (above?.y ?? 0) + BUS_HEIGHT,
+        from: source ? sourceHeight + 2 : (above?.y ?? 0) + BUS_HEIGHT,
         to: buses[at]?.y ?? 0,
         live: bus.from === way.from,
         tie: tie ? { name: tie.name, open: !tie.byItself && tie.closed !== true } : null,
       };
     }),
   );
-  return { sources, buses, leads, height: FIRST_BUS + (view.buses.length - 1) * BUS_STEP + BUS_HEIGHT + 4 };
+  return { sources, buses, leads, height: firstBus + (view.buses.length - 1) * BUS_STEP + BUS_HEIGHT + 4 };
+}
+
+/** A source's name as it fits its box. */
+export function nameLines(view: NetworkView, name: string): string[] {
+  return view.sources.length >= MANY ? name.split(' ') : [name];
 }
 
 function leadsOf(view: NetworkView, from: string): number {
