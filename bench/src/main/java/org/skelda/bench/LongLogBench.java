@@ -87,7 +87,7 @@ final class LongLogBench {
         System.out.println(
                 opening.row("opening a departure of " + state.plan().lines().size() + " lines and " + envelopes.size()
                         + " events: read, folded, its view written"));
-        System.out.println(view.row("the view of a further command there, made, and what changed of it written: " + characters / 1000
-                + " kB"));
+        System.out.println(view.row("the view of a further command there, made, and what changed of it written: "
+                + characters / 1000 + " kB"));
     }
 }

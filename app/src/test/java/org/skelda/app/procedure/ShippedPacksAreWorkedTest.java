@@ -132,13 +132,15 @@ class ShippedPacksAreWorkedTest {
                         List.of(
                                 "Nothing is powered",
                                 "Battery bus on Main battery; APU start bus on APU battery",
-                                "APU start bus on APU battery; Ring left, Main 1 and Main 2 on Ground 1; "
+                                "APU start bus on APU battery; " + "Ring left, Main 1 and Main 2 on Ground 1; "
                                         + "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2",
-                                "APU start bus on APU battery; Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2; "
+                                "APU start bus on APU battery; "
+                                        + "Ring right, Main 3, Main 4, Essential and Battery bus on Ground 2; "
                                         + "Ring left, Main 1 and Main 2 on APU 1",
-                                "APU start bus on APU battery; Ring left, Main 1 and Main 2 on APU 1; "
+                                "APU start bus on APU battery; " + "Ring left, Main 1 and Main 2 on APU 1; "
                                         + "Ring right, Main 3, Main 4, Essential and Battery bus on APU 2",
-                                "APU start bus on APU battery; Ring left and Main 1 on Gen 1; Main 2 on Gen 2; Main 3 on Gen 3; "
+                                "APU start bus on APU battery; "
+                                        + "Ring left and Main 1 on Gen 1; Main 2 on Gen 2; Main 3 on Gen 3; "
                                         + "Ring right, Main 4, Essential and Battery bus on Gen 4")),
                 Arguments.of(
                         "lomvi-t1.yaml",
