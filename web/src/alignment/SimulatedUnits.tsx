@@ -8,6 +8,7 @@ import styles from './AlignmentDesk.module.css';
 const ON_OFF: [string, string, string][] = [
   ['inertial/tow', 'Tow begins', 'Tow ends'],
   ['inertial/gusts', 'Gusts begin', 'Gusts end'],
+  ['inertial/loading', 'Loading begins', 'Loading ends'],
 ];
 
 /** The simulated aircraft's inertial units: their selectors, what is typed into them, and what disturbs them. */

@@ -68,8 +68,11 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
         {clock.counts === 'WINDOW' ? clock.releases : sentence(clock.releases)}
       </div>
       <div className="small">
-        {clock.label}, since {utc(clock.startedAt, true)}
-        {clock.duration && `, ${clock.counts === 'WINDOW' ? 'within' : 'needs'} ${countdown(length)}`}. {clock.note}
+        {clock.label},{' '}
+        {clock.counts === 'WINDOW' && clock.opensAt
+          ? `until ${utc(clock.opensAt, true)}`
+          : `since ${utc(clock.startedAt, true)}`}
+        {clock.counts === 'DOWN' && `, needs ${countdown(length)}`}. {clock.note}
       </div>
       {clock.counts !== 'UP' && (
         <div className={clockStyles.bar} aria-hidden="true">

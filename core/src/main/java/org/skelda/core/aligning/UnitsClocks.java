@@ -1,10 +1,13 @@
 package org.skelda.core.aligning;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialUnit;
 import org.skelda.core.alignment.InertialUnit.Phase;
 import org.skelda.core.alignment.UnitRule;
@@ -59,6 +62,26 @@ public final class UnitsClocks {
                     rule.stores()));
         });
         return List.copyOf(all);
+    }
+
+    /**
+     * The window in which they are to be switched on, so that they are aligned at off-block.
+     *
+     * @param since when the departure was opened
+     * @param latest the latest switching-on; null when nothing is left to be switched on, or they do not align there
+     * @return empty as well once it is over: what is late then is said elsewhere
+     */
+    public static Optional<StateClock> latest(Instant since, @Nullable Instant latest, Instant at) {
+        return latest == null || !latest.isAfter(at) || !latest.isAfter(since)
+                ? Optional.empty()
+                : Optional.of(new StateClock(
+                        "inertial-latest",
+                        "Latest switch-on of the inertial units for off-block",
+                        "aligned at off-block if switched ON now",
+                        null,
+                        since,
+                        Duration.between(since, latest),
+                        ClockView.Counts.WINDOW));
     }
 
     private static String of(List<Integer> numbers, Units units) {

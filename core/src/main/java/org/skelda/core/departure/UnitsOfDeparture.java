@@ -67,13 +67,21 @@ final class UnitsOfDeparture {
         return measure == null ? null : progress.reading(measure).orElse(null);
     }
 
-    /** The clocks that their state starts; none where the type has no such units. */
-    static Stream<ClockView> clocks(Departure departure, Instant at) {
+    /**
+     * The clocks that their state starts, and from the first minute the window in which they are to be switched on;
+     * none where the type has no such units.
+     *
+     * @param shown what they mean then
+     */
+    static Stream<ClockView> clocks(Departure departure, @Nullable UnitsView shown, Instant at) {
         InertialProfile profile = departure.plan().type().inertial();
         Units units = departure.units();
-        return profile == null || units == null
+        return profile == null || units == null || shown == null
                 ? Stream.of()
-                : UnitsClocks.of(units, at).stream().map(clock -> clock.view(profile.source(), at));
+                : Stream.concat(
+                                UnitsClocks.of(units, at).stream(),
+                                UnitsClocks.latest(departure.openedAt(), shown.latest(), at).stream())
+                        .map(clock -> clock.view(profile.source(), at));
     }
 
     /** The time that the alignment leaves before off-block; empty when none is under way or still to come. */

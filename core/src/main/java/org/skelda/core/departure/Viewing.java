@@ -73,7 +73,9 @@ public final class Viewing {
         Clocks clocks = Clocks.of(
                 at,
                 Stream.of(
-                        lines.clocks(), ApuOfDeparture.clocks(departure, at), UnitsOfDeparture.clocks(departure, at)));
+                        lines.clocks(),
+                        ApuOfDeparture.clocks(departure, at),
+                        UnitsOfDeparture.clocks(departure, units, at)));
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
         List<SeatView> seats = departure.seats().entrySet().stream()

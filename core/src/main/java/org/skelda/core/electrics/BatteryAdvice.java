@@ -78,6 +78,23 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<
         return new BatteryAdvice(kind, words, numbers, all, source);
     }
 
+    /** The same with how its current must fall while it is charged. @param rule of the type; null when it has none */
+    public BatteryAdvice charging(@Nullable ChargeRule rule) {
+        return kind != Kind.CHARGE || rule == null
+                ? this
+                : new BatteryAdvice(
+                        kind,
+                        words
+                                + String.format(
+                                        Locale.ROOT,
+                                        " Its current must come under %.0f A within %d s of being switched on, and fall.",
+                                        rule.under_A(),
+                                        rule.within().toSeconds()),
+                        numbers,
+                        others,
+                        source);
+    }
+
     /** The same with a wind on the tail, which a starter turns against. @param wind null when it was not read */
     public BatteryAdvice in(@Nullable TailWind wind) {
         if (wind == null) {

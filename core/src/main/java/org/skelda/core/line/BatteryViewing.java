@@ -1,10 +1,12 @@
 package org.skelda.core.line;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.BatteryAdvice;
 import org.skelda.core.electrics.BatteryRule;
+import org.skelda.core.electrics.ChargeRule;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.measure.MeasureSpec;
@@ -28,7 +30,19 @@ final class BatteryViewing {
                 line.kind() instanceof Measure measure ? measure.spec().battery() : null;
         return rule == null
                 ? null
-                : BatteryAdvice.of(rule, loaded_v, air_c()).in(wind(rule)).beside(besides(ref, rule, loaded_v));
+                : BatteryAdvice.of(rule, loaded_v, air_c())
+                        .charging(charge())
+                        .in(wind(rule))
+                        .beside(besides(ref, rule, loaded_v));
+    }
+
+    /** How a charge current falls on this type; null where its document does not tell. */
+    private @Nullable ChargeRule charge() {
+        return progress.plan().type().measures().values().stream()
+                .map(MeasureSpec::charge)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
     }
 
     private @Nullable Double air_c() {

@@ -17,7 +17,8 @@ public final class UnitControls {
     private static final List<String> ON_OFF = List.of("on", "off");
     private static final Map<String, List<String>> OF_UNITS =
             Map.of("mode", List.of("off", "align", "navigation"), "kept", List.of("elsewhere"));
-    private static final List<String> OF_AIRCRAFT = List.of("inertial/tow", "inertial/gusts", "inertial/power");
+    private static final List<String> OF_AIRCRAFT =
+            List.of("inertial/tow", "inertial/gusts", "inertial/loading", "inertial/power");
 
     private UnitControls() {}
 

@@ -195,6 +195,11 @@ class UnitsOfDepartureTest {
                 .containsExactly(new GateState.Wait.ForUnits("Inertial units: " + UnitTap.QUICK.words(), null, true));
         tells(UnitTap.OFF, null);
         assertThat(view().units()).extracting(UnitsView.UnitView::phase).containsOnly(Phase.STORING);
+        assertThat(Viewing.view(log.state(), log.now()).clocks())
+                .filteredOn(clock -> clock.counts() == ClockView.Counts.WINDOW)
+                .extracting(ClockView::id, ClockView::opensAt)
+                .contains(org.assertj.core.groups.Tuple.tuple(
+                        "inertial-quick-1", log.now().plusSeconds(4)));
         pass(3);
         tells(UnitTap.ON, null);
         works("quick");
@@ -283,6 +288,23 @@ class UnitsOfDepartureTest {
         assertThat(view().why()).contains("the count began anew");
         log.accept(TestLog.CAPTAIN, Ask.of(new LineAsk.Undo(LineRef.parse("alignment/push"), null)));
         assertThat(view().units()).extracting(UnitsView.UnitView::restarts).containsOnly(0);
+    }
+
+    @Test
+    void theLatestSwitchOnForOffBlockStandsInTheClocksUntilTheyAreOn() {
+        Instant latest = view().latest();
+        assertThat(latest).isNotNull().isAfter(log.now());
+        assertThat(Viewing.view(log.state(), log.now()).clocks())
+                .extracting(ClockView::id, ClockView::opensAt, ClockView::counts)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("inertial-latest", latest, ClockView.Counts.WINDOW));
+        assertThat(Viewing.view(log.state(), latest).clocks())
+                .as("once it is over, it is said that they are late")
+                .isEmpty();
+        works("on");
+        assertThat(Viewing.view(log.state(), log.now()).clocks())
+                .extracting(ClockView::id)
+                .doesNotContain("inertial-latest");
     }
 
     @Test

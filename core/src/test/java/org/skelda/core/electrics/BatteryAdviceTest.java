@@ -100,6 +100,15 @@ class BatteryAdviceTest {
     }
 
     @Test
+    void oneThatIsChargedIsToldHowItsCurrentMustFallAndOneThatIsUsedIsNot() {
+        ChargeRule rule = new ChargeRule("charge-falls", 45, Duration.ofSeconds(90), "the type");
+        assertThat(BatteryAdvice.of(APU, 24.2, null).charging(rule).words())
+                .endsWith("Its current must come under 45 A within 90 s of being switched on, and fall.");
+        assertThat(BatteryAdvice.of(APU, 24.2, null).charging(null)).isEqualTo(BatteryAdvice.of(APU, 24.2, null));
+        assertThat(BatteryAdvice.of(APU, 25.2, null).charging(rule)).isEqualTo(BatteryAdvice.of(APU, 25.2, null));
+    }
+
+    @Test
     void whatIsNotKnownDoesNotDecide() {
         assertThat(engine(25.4, null)).isEqualTo(Kind.NOT_DECIDED);
         assertThat(engine(23.0, null)).as("too low is too low in any weather").isEqualTo(Kind.GROUND_POWER);

@@ -24,6 +24,10 @@ import org.skelda.core.start.Switch;
 public final class SimulatedUnits {
     private static final long STEP_us = 20_000;
     private static final double US_PER_S = 1e6;
+    /** How likely a step of it begins the counts anew: a gust every ten seconds, a nudge every quarter of an hour. */
+    private static final double GUST_SHAKES = 0.002;
+
+    private static final double LOADING_SHAKES = 0.00002;
 
     private final InertialProfile profile;
     private final List<Unit> units = new ArrayList<>();
@@ -31,6 +35,7 @@ public final class SimulatedUnits {
     private long now_us;
     private boolean towed;
     private boolean gusts;
+    private boolean loaded;
     private boolean switched = true;
     private boolean fed = true;
 
@@ -80,6 +85,7 @@ public final class SimulatedUnits {
         switch (control) {
             case "inertial/tow" -> towed = on;
             case "inertial/gusts" -> gusts = on;
+            case "inertial/loading" -> loaded = on;
             case "inertial/power" -> power(on);
             default -> throw new IllegalArgumentException("simulated inertial units have no control '" + control + "'");
         }
@@ -114,8 +120,12 @@ public final class SimulatedUnits {
     public void advanceTo(long to_us) {
         while (now_us + STEP_us <= to_us) {
             now_us += STEP_us;
-            boolean shaken = gusts && noise.nextDouble() < 0.002;
-            units.forEach(unit -> unit.step(now_us, towed || shaken));
+            boolean shaken = gusts && noise.nextDouble() < GUST_SHAKES;
+            for (Unit unit : units) {
+                // A trolley against the door is felt by one unit more than by another.
+                boolean nudged = loaded && noise.nextDouble() < LOADING_SHAKES;
+                unit.step(now_us, towed || shaken || nudged);
+            }
         }
     }
 

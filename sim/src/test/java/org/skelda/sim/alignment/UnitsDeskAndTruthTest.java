@@ -78,7 +78,11 @@ class UnitsDeskAndTruthTest {
         switch (random.nextInt(14)) {
             case 0 -> truth.move("inertial/tow", "on", at_us);
             case 1 -> truth.move(control + "mode", "off", at_us);
-            case 2 -> truth.move("inertial/gusts", random.nextInt(3) == 0 ? "on" : "off", at_us);
+            case 2 ->
+                truth.move(
+                        random.nextBoolean() ? "inertial/gusts" : "inertial/loading",
+                        random.nextInt(3) == 0 ? "on" : "off",
+                        at_us);
             case 3 -> {
                 switch (random.nextInt(8)) {
                     case 0, 1 -> truth.move("inertial/power", "off", at_us);
