@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { ClockView } from '../api/client';
 import { useServerNow } from '../live/useServerNow';
-import { countdown, isoDuration, utc } from '../ui/time';
+import { countdown, inWords, isoDuration, utc } from '../ui/time';
 import clockStyles from '../ui/Clock.module.css';
 import styles from './ClocksRail.module.css';
 import { Colleague } from './Colleague';
@@ -52,6 +52,13 @@ function ends(clock: ClockView): number {
   return clock.opensAt ? Date.parse(clock.opensAt) : Number.POSITIVE_INFINITY;
 }
 
+const HOUR_MS = 3_600_000;
+
+/** What takes hours is told in words: nobody counts its seconds. */
+function digits(ms: number): string {
+  return ms < HOUR_MS ? countdown(ms) : inWords(ms);
+}
+
 function Running({ clock, now }: { clock: ClockView; now: number }) {
   const since = now - Date.parse(clock.startedAt);
   const left = ends(clock) - now;
@@ -60,7 +67,7 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
   return (
     <div className={clockStyles.clock}>
       <div className={clockStyles.time} aria-hidden="true">
-        {countdown(clock.counts === 'UP' ? Math.floor(since / 1000) * 1000 : left)}
+        {digits(clock.counts === 'UP' ? Math.floor(since / 1000) * 1000 : left)}
         {clock.counts === 'UP' && <small> so far</small>}
       </div>
       <div>
