@@ -41,8 +41,6 @@ final class LiveTail {
     private static final Duration SILENT = Duration.ofSeconds(3);
     private static final Duration LOST = Duration.ofSeconds(5);
     private static final Duration IDLE_AFTER = Duration.ofMinutes(10);
-    private static final long AHEAD_us = 5_000_000;
-    private static final long JUMP_us = 60_000_000;
     private static final long LONGEST_BLOCK_us = 1_000_000;
     private static final int SPREAD_us = 400_000;
     private static final int MOST_IN_BLOCK = 500;
@@ -127,106 +125,40 @@ final class LiveTail {
         if (other.isPresent()) {
             return LiveStarts.Counts.ignored(lines.size(), other.get());
         }
-        Batch batch = new Batch(AttemptFacts.micros(now) + Math.round(AHEAD_us * Math.max(1, speed)));
+        Batch batch = new Batch(
+                departures.state(departureId).plan(), this::hearing, AttemptFacts.micros(now), Math.max(1, speed));
         lines.forEach(batch::sort);
         // The aircraft's own lines first: an engine's reading takes its supply from them.
-        batch.fresh.stream().filter(line -> !line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
-        batch.fresh.stream().filter(line -> line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
-        batch.late.forEach((subject, samples) -> judgeLate(subject, samples, now));
+        batch.fresh().stream().filter(line -> !line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
+        batch.fresh().stream().filter(line -> line.subject().isEngine()).forEach(line -> judge(line, steady_ns));
+        batch.late().forEach((subject, samples) -> judgeLate(subject, samples, now));
         // A verdict does not wait for the disk; the answer to the sender does.
         engines.values().forEach(engine -> tell(engine, now, steady_ns));
         engines.values().forEach(engine -> settle(engine, now));
-        lightsOf(batch.fresh, now);
+        lightsOf(batch.fresh(), now);
         apus.take(
                 departureId,
-                batch.fresh.stream()
+                batch.fresh().stream()
                         .flatMap(line -> Optional.ofNullable(line.apu()).stream())
                         .toList(),
                 actor(),
                 now);
         electrics.take(
                 departureId,
-                batch.fresh.stream()
+                batch.fresh().stream()
                         .flatMap(line -> Optional.ofNullable(line.power()).stream())
                         .toList(),
                 actor(),
                 now);
         units.take(
                 departureId,
-                batch.fresh.stream()
+                batch.fresh().stream()
                         .flatMap(line -> Optional.ofNullable(line.units()).stream())
                         .toList(),
                 actor(),
                 now);
         seeAgain(now, steady_ns);
         return batch.counts();
-    }
-
-    /** A batch, sorted by what becomes of each line. Time is each subject's own: no line of one spoils another. */
-    private final class Batch {
-        private final long latest_us;
-        private final List<FeedLine> fresh = new ArrayList<>();
-        private final Map<Subject, List<Sample>> late = new TreeMap<>();
-        private final List<String> flagged = new ArrayList<>();
-        private int repeated;
-        private int ahead;
-        private long farthestAhead_us;
-        private long farthestBack_us;
-
-        Batch(long latest_us) {
-            this.latest_us = latest_us;
-        }
-
-        void sort(FeedLine line) {
-            flagged.addAll(line.impossible());
-            FeedLights.unknown(line, departures.state(departureId).plan())
-                    .forEach(light -> flagged.add("'" + light + "' is no light of this type"));
-            flagged.addAll(LiveElectrics.unknown(
-                    line, departures.state(departureId).plan().type().electrics()));
-            long at_us = line.sample().at_us();
-            if (at_us > latest_us) {
-                ahead++;
-                farthestAhead_us = Math.max(farthestAhead_us, at_us - latest_us + AHEAD_us);
-                return;
-            }
-            Hearing hearing = hearing(line.subject());
-            Hearing.Kind kind = hearing.kindOf(at_us);
-            farthestBack_us = kind == Hearing.Kind.LATE
-                    ? Math.max(farthestBack_us, hearing.newest_us() - at_us)
-                    : farthestBack_us;
-            switch (kind) {
-                case REPEATED -> repeated++;
-                case LATE ->
-                    late.computeIfAbsent(line.subject(), _ -> new ArrayList<>()).add(line.sample());
-                case NEW -> fresh.add(line);
-            }
-            hearing.know(at_us);
-        }
-
-        LiveStarts.Counts counts() {
-            return new LiveStarts.Counts(
-                    fresh.size(),
-                    repeated,
-                    late.values().stream().mapToInt(List::size).sum(),
-                    ahead,
-                    0,
-                    flagged,
-                    clock());
-        }
-
-        /** What is to be told of the feed's clock; null while it goes on as it should. */
-        private @Nullable String clock() {
-            if (ahead > 0) {
-                return ahead + " readings up to " + words(farthestAhead_us)
-                        + " ahead of the server's clock were left out";
-            }
-            return farthestBack_us > JUMP_us ? "its clock went back by " + words(farthestBack_us) : null;
-        }
-
-        private static String words(long us) {
-            long s = Math.round(us / 1e6);
-            return s < 120 ? s + " s" : s / 60 + " min";
-        }
     }
 
     /** What the newest line tells of the aircraft's lights enters the log when it is something else than before. */

@@ -161,6 +161,15 @@ public record Network(List<Source> sources, List<Tie> ties, List<Bus> buses, Str
         return beside;
     }
 
+    /** How a source is called; its id where there is none of it. */
+    String name(String source) {
+        return sources.stream()
+                .filter(one -> one.id().equals(source))
+                .map(Source::name)
+                .findFirst()
+                .orElse(source);
+    }
+
     private boolean isBattery(String id) {
         return sources.stream().anyMatch(one -> one.id().equals(id) && one.kind() == Kind.BATTERY);
     }

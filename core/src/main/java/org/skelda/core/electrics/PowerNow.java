@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.electrics.Network.Fed;
 import org.skelda.core.electrics.Network.Kind;
@@ -191,36 +190,8 @@ public final class PowerNow {
      * instruments are believed, and somebody looks.
      */
     public List<String> differences() {
-        Stream<String> sources = network.sources().stream()
-                .flatMap(one -> Stream.of(
-                        difference(one.name(), one.there(), seen.there().get(one.id()), "there", "not there"),
-                        difference(one.name(), one.on(), seen.on().get(one.id()), "ON", "OFF")));
-        Stream<String> ties = network.ties().stream()
-                .map(tie -> difference(tie.name(), tie.closed(), seen.closed().get(tie.id()), "closed", "open"));
-        Map<String, Fed> follows = follows();
-        Map<String, Fed> could = network.fed(this::mayGive, this::mayBeClosed);
-        Stream<String> buses = network.buses().stream().map(bus -> {
-            Boolean shown = seen.powered().get(bus.id());
-            Fed should = follows.get(bus.id());
-            if (Boolean.FALSE.equals(shown) && should != null) {
-                return bus.name() + " is dead, though " + name(should.source()) + " should carry it.";
-            }
-            return Boolean.TRUE.equals(shown) && !could.containsKey(bus.id())
-                    ? bus.name() + " has power, though no source that is on could carry it."
-                    : null;
-        });
-        return Stream.of(sources, ties, buses)
-                .flatMap(all -> all)
-                .filter(Objects::nonNull)
-                .toList();
-    }
-
-    private @Nullable String difference(
-            String name, @Nullable String state, @Nullable Boolean shown, String is, String isNot) {
-        Boolean said = state == null ? null : told.apply(state);
-        return shown == null || said == null || said.equals(shown)
-                ? null
-                : name + " was told " + (said ? is : isNot) + "; the readings show it " + (shown ? is : isNot) + ".";
+        return new PowerDifferences(network, told, seen)
+                .said(follows(), network.fed(this::mayGive, this::mayBeClosed).keySet());
     }
 
     /** How a source stands. */
@@ -266,20 +237,12 @@ public final class PowerNow {
         Map<String, List<String>> by = carried(one).stream()
                 .filter(bus -> without.containsKey(bus.id()))
                 .collect(Collectors.groupingBy(
-                        bus -> name(
+                        bus -> network.name(
                                 Objects.requireNonNull(without.get(bus.id())).source()),
                         LinkedHashMap::new,
                         Collectors.mapping(Network.Bus::name, Collectors.toList())));
         return by.entrySet().stream()
                 .map(entry -> String.join(", ", entry.getValue()) + " to " + entry.getKey())
                 .toList();
-    }
-
-    private String name(String source) {
-        return network.sources().stream()
-                .filter(one -> one.id().equals(source))
-                .map(Source::name)
-                .findFirst()
-                .orElse(source);
     }
 }
