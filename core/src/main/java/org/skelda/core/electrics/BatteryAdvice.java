@@ -87,7 +87,8 @@ public record BatteryAdvice(Kind kind, String words, List<Judged> numbers, List<
                         words
                                 + String.format(
                                         Locale.ROOT,
-                                        " Its current must come under %.0f A within %d s of being switched on, and fall.",
+                                        " Its current must come under %.0f A within %d s of being switched on, and "
+                                                + "fall.",
                                         rule.under_A(),
                                         rule.within().toSeconds()),
                         numbers,
