@@ -113,12 +113,16 @@ class WrongEntriesTest extends SharedServer {
         for (int i = 0; i < 6; i++) {
             page.getByLabel("Name").fill("nobody");
             page.getByLabel("Password").first().fill("wrong-" + i);
-            page.getByRole(
-                            AriaRole.BUTTON,
-                            new Page.GetByRoleOptions().setName("Sign in").setExact(true))
-                    .click();
-            page.getByRole(AriaRole.ALERT).waitFor();
-            TestServer.pause(400);
+            // The alert of the try before still stands: it is the answer that is waited for.
+            page.waitForResponse(
+                    answer -> answer.url().endsWith("/api/session")
+                            && answer.request().method().equals("POST"),
+                    () -> page.getByRole(
+                                    AriaRole.BUTTON,
+                                    new Page.GetByRoleOptions()
+                                            .setName("Sign in")
+                                            .setExact(true))
+                            .click());
         }
         page.getByText("Too many wrong passwords for this name.").waitFor();
     }
