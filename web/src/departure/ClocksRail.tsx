@@ -68,12 +68,9 @@ function Running({ clock, now }: { clock: ClockView; now: number }) {
     <div className={clockStyles.clock}>
       <div className={clockStyles.time} aria-hidden="true">
         {digits(clock.counts === 'UP' ? Math.floor(since / 1000) * 1000 : left)}
-        {clock.counts === 'UP' && <small> so far</small>}
+        {clock.counts !== 'DOWN' && <small>{clock.counts === 'UP' ? ' so far' : ' left'}</small>}
       </div>
-      <div>
-        {clock.counts === 'WINDOW' && 'Still: '}
-        {clock.counts === 'WINDOW' ? clock.releases : sentence(clock.releases)}
-      </div>
+      <div>{sentence(clock.releases)}</div>
       <div className="small">
         {clock.label},{' '}
         {clock.counts === 'WINDOW' && clock.opensAt

@@ -46,8 +46,8 @@ public final class UnitsClocks {
             if (at.isBefore(since.plus(rule.quickWithin()))) {
                 all.add(new StateClock(
                         "inertial-quick-" + numbers.getFirst(),
-                        "Switching back" + of(numbers, units),
-                        "a quick alignment begins if they are ON again",
+                        "Quick alignment" + of(numbers, units),
+                        "back ON for a quick alignment",
                         null,
                         since,
                         rule.quickWithin(),
@@ -76,8 +76,8 @@ public final class UnitsClocks {
                 ? Optional.empty()
                 : Optional.of(new StateClock(
                         "inertial-latest",
-                        "Latest switch-on of the inertial units for off-block",
-                        "aligned at off-block if switched ON now",
+                        "Latest switch-on for off-block",
+                        "inertial units ON",
                         null,
                         since,
                         Duration.between(since, latest),

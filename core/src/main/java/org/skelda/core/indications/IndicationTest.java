@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A test of warnings, or a check of those that are stored: what is looked at, group by group, and what each phase of it
@@ -40,9 +41,13 @@ public record IndicationTest(
         }
     }
 
-    /** Whether one of a type's tests looks at an indication. */
-    public static boolean anyLooksAt(Collection<IndicationTest> tests, String indication) {
-        return tests.stream().anyMatch(test -> test.groupOf(indication).isPresent());
+    /** Ids of everything that some of a type's tests look at. */
+    public static Set<String> lookedAt(Collection<IndicationTest> tests) {
+        return tests.stream()
+                .flatMap(test -> test.groups().stream())
+                .flatMap(group -> group.indications().stream())
+                .map(Indication::id)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     public Optional<TestPhase> phase(String id) {

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.apu.Apu;
 import org.skelda.core.apurun.ApuOfLines;
@@ -56,30 +57,32 @@ final class Needs implements Known {
      * tell was passed over or is not needed itself, leaves it needed.
      */
     Need need(LineRef ref) {
-        Need before = needs.get(ref);
-        if (before != null) {
-            return before;
-        }
+        return once(needs, ref, this::decide);
+    }
+
+    private Need decide(LineRef ref) {
         Need need = Need.NEEDED;
         for (When when : plan.conditions(ref)) {
             need = need.and(holds(when));
         }
-        Need told = need instanceof Need.NotDecided(var names) && names.stream().allMatch(this::isLost)
-                ? Need.NEEDED
-                : need;
-        needs.put(ref, told);
-        return told;
+        return need instanceof Need.NotDecided(var names) && names.stream().allMatch(this::isLost) ? Need.NEEDED : need;
+    }
+
+    /** What is found once; finding one thing may ask for others, which a map's own computing does not bear. */
+    private static <K, V> V once(Map<K, V> found, K key, Function<K, V> find) {
+        V before = found.get(key);
+        if (before != null) {
+            return before;
+        }
+        V now = find.apply(key);
+        found.put(key, now);
+        return now;
     }
 
     /** Whether a condition holds; many lines have the same. */
     @Override
     public Need holds(When when) {
-        Need before = holding.get(when);
-        if (before == null) {
-            before = when.need(this);
-            holding.put(when, before);
-        }
-        return before;
+        return once(holding, when, asked -> asked.need(this));
     }
 
     /** Whether nobody will read what a name stands for. */
@@ -91,12 +94,7 @@ final class Needs implements Known {
     /** What is known under a name: a reading, an answer, the tail's, or the day's. */
     @Override
     public Optional<Value> value(String name) {
-        Optional<Value> before = values.get(name);
-        if (before == null) {
-            before = find(name);
-            values.put(name, before);
-        }
-        return before;
+        return once(values, name, this::find);
     }
 
     private Optional<Value> find(String name) {
@@ -138,12 +136,7 @@ final class Needs implements Known {
 
     /** What was told of a state: by lines that are complete, engines that run, and what both tell. */
     private Optional<Value> told(String name) {
-        Optional<Value> before = told.get(name);
-        if (before == null) {
-            before = tell(name);
-            told.put(name, before);
-        }
-        return before;
+        return once(told, name, this::tell);
     }
 
     private Optional<Value> tell(String name) {
@@ -220,12 +213,7 @@ final class Needs implements Known {
 
     /** Whether a line needs nothing more. @throws IllegalArgumentException when the plan has no such line */
     boolean complete(LineRef ref) {
-        Boolean before = complete.get(ref);
-        if (before == null) {
-            before = lines.line(ref).completes(known(ref));
-            complete.put(ref, before);
-        }
-        return before;
+        return once(complete, ref, one -> lines.line(one).completes(known(one)));
     }
 
     /** The line itself. @throws IllegalArgumentException when the plan has no such line */

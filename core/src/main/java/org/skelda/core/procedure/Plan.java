@@ -1,7 +1,6 @@
 package org.skelda.core.procedure;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Gate;
 import org.skelda.core.kind.Indications;
@@ -48,7 +48,7 @@ public final class Plan {
     private final Map<String, LineRef> choices = new HashMap<>();
     private final Map<String, List<Summons>> summons = new HashMap<>();
     private final Set<String> testing = new HashSet<>();
-    private final Set<String> lights = new HashSet<>();
+    private final Set<String> lights;
     private final List<LineRef> moving = new ArrayList<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
     private final Set<Integer> engines = new HashSet<>();
@@ -66,10 +66,7 @@ public final class Plan {
         if (type.electrics() != null) {
             type.electrics().buses().forEach(bus -> buses.put(Names.state(bus.id()), bus.id()));
         }
-        type.tests().values().stream()
-                .flatMap(test -> test.groups().stream())
-                .flatMap(group -> group.indications().stream())
-                .forEach(indication -> lights.add(indication.id()));
+        this.lights = IndicationTest.lookedAt(type.tests().values());
         for (Option option : options) {
             this.options.put(option.id(), option);
             optionNames.put(Names.option(option.id()), option);
@@ -390,7 +387,7 @@ public final class Plan {
 
     /** Every indication that some test of the type looks at, by its id. */
     public Set<String> lights() {
-        return Collections.unmodifiableSet(lights);
+        return lights;
     }
 
     /** The lines that start a clock when they are done. */

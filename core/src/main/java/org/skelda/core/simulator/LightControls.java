@@ -61,7 +61,7 @@ public record LightControls(Map<String, String> pressed, Set<String> failed) {
         String control = tap.control();
         if (control.startsWith(LAMP)) {
             String lamp = control.substring(LAMP.length());
-            if (!IndicationTest.anyLooksAt(tests.values(), lamp)) {
+            if (!IndicationTest.lookedAt(tests.values()).contains(lamp)) {
                 return "The simulated aircraft has no lamp '" + lamp + "'.";
             }
             return Set.of(FAILED, WHOLE).contains(tap.position())
