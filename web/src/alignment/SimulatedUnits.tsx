@@ -19,11 +19,16 @@ export function SimulatedUnits({ units }: { units: UnitsView }) {
   const positions = state.view.controls;
   const move = (control: string, position: string) => live.ask({ ask: 'TAP_CONTROL', control, position });
   const power = (positions['inertial/power'] ?? 'on') === 'on';
+  // The simulated electrics count once somebody has had a hand on them.
+  const fed =
+    !Object.keys(positions).some((control) => control.startsWith('electrics/')) ||
+    state.view.electrics?.buses.some((bus) => bus.powered !== false) !== false;
   return (
     <section className={styles.simulated} aria-label="Simulated inertial units">
       <p>
         <b>Simulated aircraft.</b> No real unit is touched.
       </p>
+      {!fed && <p role="status">No bus has power: the units stay off, whatever is selected.</p>}
       <NativeSelect
         label="Hand on"
         value={unit}

@@ -78,6 +78,11 @@ describe('the drawing of sources and buses', () => {
       'generator-1 main-1 0',
       'main-1 essential 0',
     ]);
+    const shared = drawn({
+      ...view,
+      buses: view.buses.map((bus, at) => (at === 0 ? { ...bus, beside: ['ground'] } : bus)),
+    });
+    expect(shared.leads.filter((lead) => lead.live).map((lead) => lead.key)).toContain('ground main-1 1');
     expect(leads.find((lead) => lead.tie?.name === 'Tie')?.tie?.open).toBe(true);
     expect(leads.find((lead) => lead.tie?.name === 'Transfer')?.tie?.open).toBe(false);
   });

@@ -70,7 +70,8 @@ export function drawn(view: NetworkView): { sources: Box[]; buses: Box[]; leads:
         x,
         from: source ? sourceHeight + 2 : (above?.y ?? 0) + BUS_HEIGHT,
         to: buses[at]?.y ?? 0,
-        live: bus.from === way.from,
+        // Batteries that carry together give each by its own way.
+        live: bus.from === way.from || bus.beside.includes(way.from),
         tie: tie ? { name: tie.name, open: !tie.byItself && tie.closed !== true } : null,
       };
     }),
