@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.bleed.AirNetwork;
 import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.indications.IndicationTest;
@@ -26,6 +27,7 @@ import org.skelda.core.measure.MeasureSpec;
  * @param apu its APU; null when it has none, or its document tells nothing of it
  * @param inertial its inertial units; null when it has none, or its document tells nothing of them
  * @param electrics its sources and buses; null when its document tells nothing of them
+ * @param air what gives its starters their air; null when it starts on current, or its document tells nothing of it
  * @param pilots with how many it is flown
  */
 public record TypeSheet(
@@ -42,6 +44,7 @@ public record TypeSheet(
         @Nullable ApuProfile apu,
         @Nullable InertialProfile inertial,
         @Nullable Network electrics,
+        @Nullable AirNetwork air,
         Pilots pilots) {
 
     public TypeSheet {

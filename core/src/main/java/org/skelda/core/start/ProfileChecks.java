@@ -169,6 +169,21 @@ public final class ProfileChecks {
                 "engaging at %s %% is not under the cut-out at %s %%",
                 starter.engageAtOrBelow_pct(),
                 starter.cutOut_pct());
+        StartProfile.Starter.Alone alone = starter.alone();
+        if (alone != null) {
+            ask(
+                    alone.motoring_pct() > profile.fuel().preferred_pct(),
+                    "/starter/alone/motoring_pct",
+                    "the starter alone reaches %s %%, and fuel comes on at %s %%",
+                    alone.motoring_pct(),
+                    profile.fuel().preferred_pct());
+            ask(
+                    alone.free_pct() > starter.overrun_pct(),
+                    "/starter/alone/free_pct",
+                    "the free speed of %s %% is not above the overrun at %s %%",
+                    alone.free_pct(),
+                    starter.overrun_pct());
+        }
         ask(
                 profile.turning().fanBy_pct() < profile.idle().speed_pct(),
                 "/turning/by_pct",

@@ -3,6 +3,7 @@ package org.skelda.core.start;
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.bleed.AirNetwork;
 import org.skelda.core.limit.Limit;
 
 /**
@@ -107,6 +108,7 @@ public record StartProfile(
      * @param fallPer1000ft of both, per 1,000 ft of elevation
      * @param dip bus volts just after the starter engages; null for bleed air
      * @param battery that feeds an electric start; null for bleed air
+     * @param air what gives air to the starters; null for an electric start, or when the type does not tell
      */
     public record Supply(
             double beforeStarter,
@@ -114,7 +116,8 @@ public record StartProfile(
             List<Point> cranking,
             double fallPer1000ft,
             @Nullable Dip dip,
-            @Nullable Battery battery) {
+            @Nullable Battery battery,
+            @Nullable AirNetwork air) {
         public Supply {
             cranking = List.copyOf(cranking);
         }
@@ -183,6 +186,7 @@ public record StartProfile(
      * @param normalFrom_kgph lowest usual flow at light-off, kg/h
      * @param normalTo_kgph highest usual flow at light-off, kg/h
      * @param cutAbove_kgph a flow above this is cut, kg/h
+     * @param secondNozzles that join on the way to idle; null where there are none
      */
     public record Fuel(
             double minimum_pct,
@@ -190,7 +194,12 @@ public record StartProfile(
             double hottestBefore_c,
             double normalFrom_kgph,
             double normalTo_kgph,
-            double cutAbove_kgph) {}
+            double cutAbove_kgph,
+            @Nullable SecondNozzles secondNozzles) {
+
+        /** @param from_pct start spool from which they give, %; @param adds_kgph flow that steps up with them, kg/h */
+        public record SecondNozzles(double from_pct, double adds_kgph) {}
+    }
 
     /**
      * @param fanBy_pct start spool by which fan or propeller turns, %
@@ -211,16 +220,27 @@ public record StartProfile(
      * @param byHand whether the crew switches it off
      * @param engageAtOrBelow_pct highest start spool at which it may engage again, %; null for any, after cooling
      * @param duty the tries in their order; after the last the count begins anew
+     * @param alone what it reaches without fuel; null when the type does not tell
+     * @param canBeHeld whether its selector can be held by hand, and then no speed drops it out
      */
     public record Starter(
             double cutOut_pct,
             double overrun_pct,
             boolean byHand,
             @Nullable Double engageAtOrBelow_pct,
-            List<Try> duty) {
+            List<Try> duty,
+            @Nullable Alone alone,
+            boolean canBeHeld) {
         public Starter {
             duty = List.copyOf(duty);
         }
+
+        /**
+         * @param motoring_pct start spool that it reaches on the least supply while cranking, at sea level on a
+         *     standard day, %
+         * @param free_pct start spool at which it gives no torque any more, %
+         */
+        public record Alone(double motoring_pct, double free_pct) {}
 
         /** @param on longest time engaged; @param cool time to wait after it */
         public record Try(Duration on, Duration cool) {}

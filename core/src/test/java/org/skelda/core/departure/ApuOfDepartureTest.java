@@ -94,6 +94,7 @@ class ApuOfDepartureTest {
                 apu,
                 null,
                 null,
+                null,
                 small.pilots());
         return Plan.of(
                 type,

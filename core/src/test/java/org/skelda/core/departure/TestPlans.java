@@ -107,6 +107,7 @@ public final class TestPlans {
                 null,
                 null,
                 null,
+                null,
                 pilots);
     }
 

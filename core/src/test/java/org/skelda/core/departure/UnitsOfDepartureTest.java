@@ -82,6 +82,7 @@ class UnitsOfDepartureTest {
                 null,
                 PROFILE,
                 null,
+                null,
                 small.pilots());
         return Plan.of(
                 type,

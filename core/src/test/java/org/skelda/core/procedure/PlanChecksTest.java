@@ -29,6 +29,7 @@ class PlanChecksTest {
             null,
             null,
             null,
+            null,
             TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {

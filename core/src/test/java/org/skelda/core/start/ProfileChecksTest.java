@@ -25,13 +25,13 @@ class ProfileChecksTest {
                 good.name(),
                 good.drive(),
                 new StartProfile.Supply(
-                        200, null, good.supply().cranking(), 3, new StartProfile.Supply.Dip(14, 15), null),
-                new StartProfile.Fuel(24, 22, 800, 150, 100, 90),
+                        200, null, good.supply().cranking(), 3, new StartProfile.Supply.Dip(14, 15), null, null),
+                new StartProfile.Fuel(24, 22, 800, 150, 100, 90, null),
                 Duration.ofSeconds(120),
                 List.of(Limit.above(750, Duration.ofSeconds(5)), Limit.above(700, Duration.ofSeconds(10))),
                 good.turning(),
                 good.hung(),
-                new StartProfile.Starter(62, 61, false, 70.0, good.starter().duty()),
+                new StartProfile.Starter(62, 61, false, 70.0, good.starter().duty(), null, false),
                 new StartProfile.Idle(60, 2, 61.0, 760, 400, 340, 170, Duration.ofSeconds(75)),
                 good.remedy());
         assertThat(ProfileChecks.of(bad))

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.InertialProfile;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.bleed.AirNetwork;
 import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.fact.DayFact;
@@ -270,6 +271,9 @@ public final class PackReader {
                         wrong,
                         () -> PackElectrics.network(tree.path("electrics"), states.keySet()))
                 : null;
+        AirNetwork air = tree.has("air")
+                ? orFinding(source, "/air", wrong, () -> PackAir.network(tree.path("air"), states.keySet()))
+                : null;
         refuse(source, wrong);
         return new TypeSheet(
                 tree.path("id").asString(),
@@ -285,6 +289,7 @@ public final class PackReader {
                 apu,
                 inertial,
                 electrics,
+                air,
                 new TypeSheet.Pilots(
                         tree.path("pilots").path(0).intValue(2),
                         tree.path("pilots").path(1).intValue(2)));

@@ -20,7 +20,7 @@ final class PackStarts {
                 tree.path("id").asString(),
                 tree.path("name").asString(),
                 drive(node),
-                supply(node),
+                supply(tree),
                 fuel(node),
                 seconds(node, "lightOffWithin_s"),
                 limits(node.path("temperatureLimits")),
@@ -47,7 +47,8 @@ final class PackStarts {
                 number(node, "tailWindCaution_kt"));
     }
 
-    private static StartProfile.Supply supply(JsonNode node) {
+    private static StartProfile.Supply supply(JsonNode tree) {
+        JsonNode node = tree.path("start");
         JsonNode supply = node.path("supply");
         JsonNode dip = node.path("dip");
         List<StartProfile.Supply.Point> cranking = supply.path("cranking").values().stream()
@@ -61,7 +62,8 @@ final class PackStarts {
                 dip.isMissingNode()
                         ? null
                         : new StartProfile.Supply.Dip(number(dip, "caution_v"), number(dip, "stop_v")),
-                node.has("battery") ? battery(node.path("battery")) : null);
+                node.has("battery") ? battery(node.path("battery")) : null,
+                tree.has("air") ? PackAir.network(tree.path("air")) : null);
     }
 
     private static StartProfile.Supply.Battery battery(JsonNode node) {
@@ -82,7 +84,12 @@ final class PackStarts {
                 number(node, "temperatureBeforeFuel_max_c"),
                 flow.path("normal_kgph").path(0).doubleValue(),
                 flow.path("normal_kgph").path(1).doubleValue(),
-                number(flow, "cutAbove_kgph"));
+                number(flow, "cutAbove_kgph"),
+                flow.has("secondNozzles")
+                        ? new StartProfile.Fuel.SecondNozzles(
+                                number(flow.path("secondNozzles"), "from_pct"),
+                                number(flow.path("secondNozzles"), "adds_kgph"))
+                        : null);
     }
 
     private static List<Limit> limits(JsonNode nodes) {
@@ -105,7 +112,12 @@ final class PackStarts {
                 number(node, "overrun_pct"),
                 node.path("byHand").booleanValue(false),
                 optional(node, "engageAtOrBelow_pct"),
-                duty);
+                duty,
+                node.has("alone")
+                        ? new StartProfile.Starter.Alone(
+                                number(node.path("alone"), "motoring_pct"), number(node.path("alone"), "free_pct"))
+                        : null,
+                node.path("canBeHeld").booleanValue(false));
     }
 
     private static StartProfile.Idle idle(JsonNode node) {
