@@ -1,55 +1,44 @@
 package org.skelda.sim;
 
 /**
- * How the controls stand.
+ * How the controls stand that all engines share.
  *
- * @param air whether the air source delivers (bleed air)
+ * @param air whether ground air is on (bleed air)
+ * @param valvesOpen whether the valves between ducts are open
  * @param packsOn whether packs or heavy electrical loads take their share
  * @param groundPower whether ground power feeds the bus (electric start)
- * @param starter the starter's switch
- * @param ignition the igniters' switch
- * @param fuel the fuel lever
- * @param secondMeans whether fuel was shut off by the second means
+ * @param battery whether the battery is on the bus (electric start)
+ * @param held whether the start selector is held by hand: then no speed drops the starter out
  */
 public record Controls(
-        boolean air,
-        boolean packsOn,
-        boolean groundPower,
-        boolean starter,
-        boolean ignition,
-        boolean fuel,
-        boolean secondMeans) {
+        boolean air, boolean valvesOpen, boolean packsOn, boolean groundPower, boolean battery, boolean held) {
 
-    /** Everything off, air or battery ready, loads off. */
+    /** Air or battery ready, loads off. */
     public static Controls ready() {
-        return new Controls(true, false, false, false, false, false, false);
-    }
-
-    public Controls withStarter(boolean on) {
-        return new Controls(air, packsOn, groundPower, on, ignition, fuel, secondMeans);
-    }
-
-    public Controls withIgnition(boolean on) {
-        return new Controls(air, packsOn, groundPower, starter, on, fuel, secondMeans);
-    }
-
-    public Controls withFuel(boolean on) {
-        return new Controls(air, packsOn, groundPower, starter, ignition, on, secondMeans);
-    }
-
-    public Controls withPacks(boolean on) {
-        return new Controls(air, on, groundPower, starter, ignition, fuel, secondMeans);
+        return new Controls(true, true, false, false, true, false);
     }
 
     public Controls withAir(boolean on) {
-        return new Controls(on, packsOn, groundPower, starter, ignition, fuel, secondMeans);
+        return new Controls(on, valvesOpen, packsOn, groundPower, battery, held);
+    }
+
+    public Controls withValves(boolean open) {
+        return new Controls(air, open, packsOn, groundPower, battery, held);
+    }
+
+    public Controls withPacks(boolean on) {
+        return new Controls(air, valvesOpen, on, groundPower, battery, held);
     }
 
     public Controls withGroundPower(boolean on) {
-        return new Controls(air, packsOn, on, starter, ignition, fuel, secondMeans);
+        return new Controls(air, valvesOpen, packsOn, on, battery, held);
     }
 
-    public Controls withSecondMeans() {
-        return new Controls(air, packsOn, groundPower, starter, ignition, fuel, true);
+    public Controls withBattery(boolean on) {
+        return new Controls(air, valvesOpen, packsOn, groundPower, on, held);
+    }
+
+    public Controls withHeld(boolean on) {
+        return new Controls(air, valvesOpen, packsOn, groundPower, battery, on);
     }
 }

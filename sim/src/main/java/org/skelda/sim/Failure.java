@@ -1,35 +1,57 @@
 package org.skelda.sim;
 
-/** What can be wrong with the simulated aircraft. Several may be wrong at once. */
+import java.util.Locale;
+
+/**
+ * What can be wrong with the simulated aircraft. Several may be wrong at once, each more or less: see {@link Fault}.
+ */
 public enum Failure {
-    /** The igniters spark, but not where the fuel is. */
+    /** The igniters spark, but not where the fuel is. Less of it: it lights late, on fuel that has collected. */
     NO_LIGHT_OFF("no light-off"),
+    /** No fuel comes, or less of it. */
+    NO_FUEL("no fuel"),
     /** The compressor is fouled: less air than the fuel needs. */
     HOT("hot start"),
     /** The control meters too much fuel, and the flow shows it. */
     RICH_CONTROL("too much fuel"),
-    /** The control stops adding fuel half-way to idle. */
+    /** The control stops adding fuel on the way to idle. */
     HUNG("hung start"),
-    /** Fan or propeller does not turn. */
+    /** The engine still holds the heat of a run before. */
+    HOT_RESTART("hot restart"),
+    /** Wind blows into the exhaust. */
+    TAIL_WIND("wind from behind"),
+    /** Fan or propeller does not turn, or drags. */
     FAN_SEIZED("no fan rotation"),
-    /** The oil pump delivers nothing. */
+    /** The oil pump delivers nothing, or little. */
     NO_OIL_PRESSURE("no oil pressure"),
-    /** The air source delivers a third less. */
+    /** The air source delivers less. */
     WEAK_AIR("weak air"),
+    /** Packs, or heavy electrical loads, stay on whatever their switch says. */
+    PACKS_LEFT_ON("packs or loads left on"),
     /** The battery is cold inside, old and half charged. */
     WEAK_BATTERY("weak battery"),
+    /** Ground power goes away in mid-start. */
+    GROUND_POWER_LOST("ground power lost in mid-start"),
+    /** The starter's shaft shears: it turns, and the engine no longer with it. */
+    SHEARED_SHAFT("sheared starter shaft"),
     /** The starter stays engaged when its switch goes off. */
     STARTER_STUCK("starter stuck"),
     /** The fuel lever does not stop the fuel; the second means does. */
     LEVER_INEFFECTIVE("fuel lever ineffective"),
+    /** The start computer watches, and stops nothing. */
+    COMPUTER_STOPS_NOTHING("start computer stops nothing"),
     /** Fuel that pooled inside burns on after a cut. */
     INTERNAL_FIRE("internal fire after a cut"),
     /** Nothing arrives any more from some seconds after light-off. */
     FEED_LOST("feed lost"),
     /** Nothing arrives for twelve seconds, from some seconds after light-off. */
     FEED_INTERRUPTED("feed interrupted"),
+    /** The temperature is not read any more from some seconds after light-off. */
+    SENSOR_LOST("temperature sensor lost"),
     /** The temperature sensor keeps saying the same from some seconds after light-off. */
-    SENSOR_FROZEN("temperature sensor frozen");
+    SENSOR_FROZEN("temperature sensor frozen"),
+    /** The temperature sensor trembles. */
+    SENSOR_NOISY("temperature sensor noisy");
 
     private final String words;
 
@@ -44,6 +66,6 @@ public enum Failure {
 
     /** Its name in commands: lower case with hyphens. */
     public String code() {
-        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -21,7 +21,7 @@ sealed interface SimulatorRequest extends CommandRequest {
             @NotNull @PositiveOrZero Long seen,
             @Nullable Instant doneAt,
             @NotNull @Size(max = 40) String control,
-            @NotNull @Size(max = 40) String position)
+            @NotNull @Size(max = 120) String position)
             implements SimulatorRequest {
         @Override
         public Ask ask(Asking asking) {

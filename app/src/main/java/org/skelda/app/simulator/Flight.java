@@ -139,6 +139,7 @@ final class Flight {
         while (read_us + EVERY_us <= now_us) {
             read_us += EVERY_us;
             moveUntil(read_us);
+            aircraft.apuGives(apu != null && apu.bleeds());
             aircraft.advanceTo(read_us);
             if (apu != null) {
                 apu.advanceTo(read_us);

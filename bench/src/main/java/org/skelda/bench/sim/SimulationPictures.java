@@ -21,7 +21,11 @@ import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Controls;
+import org.skelda.sim.EngineControls;
+import org.skelda.sim.Failure;
+import org.skelda.sim.Fault;
 import org.skelda.sim.Surroundings;
+import org.skelda.sim.aircraft.SimulatedAircraft;
 import org.skelda.sim.aircraft.SimulatedStart;
 import org.skelda.sim.electrics.BatteryState;
 import org.skelda.sim.start.SimulatedEngine;
@@ -29,6 +33,7 @@ import org.skelda.sim.start.SimulatedEngine;
 /** Draws the pictures of docs/simulation.md and says how much faster than life the simulation runs. */
 public final class SimulationPictures {
     private static final double LASTS_s = 70;
+    private static final double WEAKEST = 0.3;
     private static final Color[] COLOURS = {
         Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)
     };
@@ -42,7 +47,7 @@ public final class SimulationPictures {
     /** @param arguments the folder for the pictures */
     public static void main(String[] arguments) throws IOException {
         SimulationPictures pictures = new SimulationPictures(Path.of(arguments[0]));
-        for (String type : List.of("HAVERN-2M", "LOMVI-T1")) {
+        for (String type : StartProfiles.TYPES) {
             StartProfile profile = StartProfiles.of(type);
             pictures.normal(profile);
             pictures.against(profile);
@@ -140,7 +145,7 @@ public final class SimulationPictures {
         List<Double> peak = new ArrayList<>();
         List<Double> idle = new ArrayList<>();
         boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
-        for (double part = air ? 0.70 : 0.8; part <= (air ? 1.101 : 2.41); part += air ? 0.04 : 0.2) {
+        for (double part = air ? 0.70 : 0.8; part <= (air ? 1.001 : 2.41); part += air ? 0.03 : 0.2) {
             AttemptReport report = onSupply(profile, part, air);
             if (report.peak() != null && report.figures().timeToIdle() != null) {
                 x.add(air ? part * 100 : part);
@@ -158,30 +163,18 @@ public final class SimulationPictures {
     }
 
     private static AttemptReport onSupply(StartProfile profile, double part, boolean air) {
-        SimulatedStart start = SimulatedStart.of(air ? onAir(profile, part) : profile)
-                .fuelAt(profile.fuel().minimum_pct());
-        SimulatedEngine engine = new SimulatedEngine(
-                start.profile(), start.surroundings(), start.failures(), new BatteryState(100, air ? 1 : part), 1);
+        SimulatedStart start = SimulatedStart.of(profile).fuelAt(profile.fuel().minimum_pct());
         StartMonitor monitor = new StartMonitor(profile, 0);
-        start.samples(engine, LASTS_s).forEach(monitor::accept);
+        List<Sample> samples =
+                air ? start.with(weaker(part)).samples(LASTS_s) : start.samples(new BatteryState(100, part), LASTS_s);
+        samples.forEach(monitor::accept);
         return monitor.attempts().getFirst();
     }
 
-    private static StartProfile onAir(StartProfile p, double part) {
-        StartProfile.Supply s = p.supply();
-        return new StartProfile(
-                p.typeId(),
-                p.name(),
-                p.drive(),
-                new StartProfile.Supply(s.beforeStarter() * part, null, s.cranking(), s.fallPer1000ft(), null, null),
-                p.fuel(),
-                p.lightOffWithin(),
-                p.temperatureLimits(),
-                p.turning(),
-                p.hung(),
-                p.starter(),
-                p.idle(),
-                p.remedy());
+    /** The air source gives less: three tenths less is as weak as it gets. */
+    private static List<Fault> weaker(double part) {
+        double severity = (1 - part) / WEAKEST;
+        return severity <= 0 ? List.of() : List.of(new Fault(Failure.WEAK_AIR, Math.min(1, severity), 0));
     }
 
     private void twoCurves(
@@ -236,13 +229,15 @@ public final class SimulationPictures {
     private static void speed(StartProfile profile) {
         double best = 0;
         for (int round = 0; round < 5; round++) {
-            SimulatedEngine engine = new SimulatedEngine(profile, Surroundings.standard(), java.util.Set.of(), 1);
-            Controls controls = Controls.ready().withStarter(true).withIgnition(true);
+            SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), 1, 1, 0);
+            aircraft.set(Controls.ready());
+            EngineControls turns = EngineControls.OFF.withStarter(true).withIgnition(true);
             long began = System.nanoTime();
             double sum = 0;
             for (int step = 0; step < 500_000; step++) {
-                engine.step(controls.withFuel(step > 1000));
-                sum += step % 5 == 0 ? engine.sample().map(Sample::spool_pct).orElse(0.0) : 0;
+                aircraft.set(1, turns.withFuel(step > 1000));
+                aircraft.step();
+                sum += step % 5 == 0 ? aircraft.sample(1).map(Sample::spool_pct).orElse(0.0) : 0;
             }
             double took_s = (System.nanoTime() - began) / 1e9;
             best = sum > 0 ? Math.max(best, 500_000 * SimulatedEngine.STEP_us / 1e6 / took_s) : best;

@@ -7,6 +7,10 @@ package org.skelda.sim.electrics;
  * @param resistanceOverNew against a new one of the same type and temperature, 0.5 to 10
  */
 public record BatteryState(double charge_pct, double resistanceOverNew) {
+    private static final double FULL_pct = 100;
+    private static final double WORST_MISSES_pct = 55;
+    private static final double WORST_OVER_NEW = 0.9;
+
     /** @throws IllegalArgumentException out of range */
     public BatteryState {
         if (!(charge_pct >= 0 && charge_pct <= 100) || !(resistanceOverNew >= 0.5 && resistanceOverNew <= 10)) {
@@ -17,11 +21,11 @@ public record BatteryState(double charge_pct, double resistanceOverNew) {
 
     /** New and full. */
     public static BatteryState good() {
-        return new BatteryState(100, 1);
+        return weak(0);
     }
 
-    /** Old and half charged. */
-    public static BatteryState weak() {
-        return new BatteryState(45, 1.9);
+    /** Old and partly empty. @param severity 0 for good, 1 for half charged with almost twice its resistance */
+    public static BatteryState weak(double severity) {
+        return new BatteryState(FULL_pct - WORST_MISSES_pct * severity, 1 + WORST_OVER_NEW * severity);
     }
 }

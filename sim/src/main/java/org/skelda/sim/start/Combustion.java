@@ -1,9 +1,10 @@
 package org.skelda.sim.start;
 
-import java.util.Set;
+import java.util.List;
 import org.skelda.core.start.StartProfile;
-import org.skelda.sim.Controls;
 import org.skelda.sim.Failure;
+import org.skelda.sim.Fault;
+import org.skelda.sim.Faults;
 import org.skelda.sim.Surroundings;
 
 /**
@@ -36,16 +37,22 @@ final class Combustion {
     private static final double MOST_COLLECTED_s = 14;
     private static final double DRAINS_IN_s = 30;
     private static final double WIND_TAKES_PER_kt = 0.016;
-    private static final double FOULED = 1.6;
+    private static final double FOULED = 0.6;
+    private static final double LATER_AT_WORST = 4;
+    private static final double WIND_AT_WORST_kt = 40;
+    private static final double HEAT_AT_LEAST_degC = 150;
+    private static final double HEAT_AT_WORST_degC = 250;
     private static final double FIRE_GROWS_AFTER_s = 4;
     private static final double FIRE_LAG_s = 7;
     private static final double FIRE_RISES_degC = 560;
     private static final double FIRE_LASTS_s = 130;
     private static final double OUT = 0.03;
+    private static final double NO_MORE = 1e-6;
+    private static final double AT_REST_degC = 0.02;
 
     private final StartProfile profile;
     private final Surroundings surroundings;
-    private final Set<Failure> failures;
+    private final Faults faults;
     private final double gain;
     private final double offset;
     private double fuel;
@@ -59,16 +66,11 @@ final class Combustion {
     private double temperature_c;
     private double metal_c;
 
-    Combustion(
-            StartProfile profile,
-            Surroundings surroundings,
-            Set<Failure> failures,
-            double motoring,
-            double fuelAtIdle) {
+    Combustion(StartProfile profile, Surroundings surroundings, Faults faults, double motoring, double fuelAtIdle) {
         this.profile = profile;
         this.surroundings = surroundings;
-        this.failures = failures;
-        this.temperature_c = surroundings.oat_c();
+        this.faults = faults;
+        this.temperature_c = surroundings.soak_c();
         this.metal_c = temperature_c;
         double idle = (profile.idle().coolest_c() + profile.idle().hottest_c()) / 2 - STANDARD_degC;
         double peak = profile.temperatureLimits().getFirst().value() * PEAK_PART - STANDARD_degC;
@@ -84,36 +86,43 @@ final class Combustion {
         metal_c = temperature;
     }
 
-    /** Goes on from another one's heat. */
-    void goOnFrom(Combustion other) {
-        temperature_c = other.temperature_c;
-        metal_c = other.metal_c;
+    /** Something else is wrong from now on. */
+    void begin(List<Fault> wrong) {
+        fire_s = 0;
+        for (Fault fault : wrong) {
+            if (fault.what() == Failure.HOT_RESTART) {
+                heatTo(Math.max(temperature_c, HEAT_AT_LEAST_degC + HEAT_AT_WORST_degC * fault.severity()));
+            }
+        }
     }
 
     /**
      * Steps on.
      *
+     * @param valve whether the fuel is on; @param shut whether the second means has shut it off
+     * @param sparks whether the igniters are on
      * @param metered fuel that the control meters, against light-off flow
      * @param n spool against idle
      */
-    void step(Controls controls, double metered, double n, double dt_s) {
-        opened |= controls.fuel();
-        boolean open =
-                (controls.fuel() || opened && failures.contains(Failure.LEVER_INEFFECTIVE)) && !controls.secondMeans();
-        fuel += ((open ? metered : 0) - fuel) * Math.min(1, dt_s / FUEL_LAG_s);
-        light(controls, n, dt_s);
+    void step(boolean valve, boolean shut, boolean sparks, double metered, double n, double dt_s) {
+        opened |= valve;
+        // A lever without effect leaves more or less of the fuel on.
+        double open = shut ? 0 : valve ? 1 : opened ? faults.of(Failure.LEVER_INEFFECTIVE) : 0;
+        double comes = open * metered * (1 - faults.of(Failure.NO_FUEL));
+        fuel += (comes - fuel) * Math.min(1, dt_s / FUEL_LAG_s);
+        fuel = comes == 0 && fuel < NO_MORE ? 0 : fuel;
+        light(sparks, n, dt_s);
         burn(dt_s);
-        heat(n, open, dt_s);
+        heat(n, open > 0, dt_s);
     }
 
-    private void light(Controls controls, double n, double dt_s) {
-        boolean may = controls.ignition()
-                && !failures.contains(Failure.NO_LIGHT_OFF)
-                && fuel > FLOW_TO_LIGHT
-                && n > TURNING_TO_LIGHT;
+    private void light(boolean sparks, double n, double dt_s) {
+        double bad = faults.of(Failure.NO_LIGHT_OFF);
+        boolean may = sparks && bad < 1 && fuel > FLOW_TO_LIGHT && n > TURNING_TO_LIGHT;
         sparking_s = may ? sparking_s + dt_s : 0;
-        lit = lit ? fuel > OUT : sparking_s >= LIGHTS_AFTER_s;
-        litFor_s = lit ? litFor_s + dt_s : litFor_s;
+        boolean was = lit;
+        lit = lit ? fuel > OUT : sparking_s >= LIGHTS_AFTER_s * (1 + LATER_AT_WORST * bad);
+        litFor_s = lit ? (was ? litFor_s : 0) + dt_s : litFor_s;
     }
 
     private void burn(double dt_s) {
@@ -131,20 +140,21 @@ final class Combustion {
 
     private void heat(double n, boolean open, double dt_s) {
         // Wind into the exhaust is soon nothing against the spool's own flow.
-        double wind = 1 - WIND_TAKES_PER_kt * Math.max(0, surroundings.tailWind_kt()) * Math.max(0, 1 - n);
+        double wind = 1 - WIND_TAKES_PER_kt * behind_kt() * Math.max(0, 1 - n);
         double air = surroundings.sigma() * n * wind;
         if (lit) {
-            double fouled = failures.contains(Failure.HOT) ? FOULED : 1;
+            double fouled = 1 + FOULED * faults.of(Failure.HOT);
             double target = surroundings.oat_c() + fouled * gain * burning / (offset + air);
             temperature_c += (target - temperature_c) * dt_s / GAS_LAG_s;
             metal_c += (temperature_c - metal_c) * dt_s / METAL_HEATS_IN_s;
-        } else if (failures.contains(Failure.INTERNAL_FIRE) && litFor_s > 1 && !open && fire_s < FIRE_LASTS_s) {
+        } else if (faults.has(Failure.INTERNAL_FIRE) && litFor_s > 1 && !open && fire_s < FIRE_LASTS_s) {
             // Pooled fuel burns on: hidden by the cooling at first, and blown out in the end by turning it.
             fire_s += dt_s * (1 + 2 * n);
             if (fire_s < FIRE_GROWS_AFTER_s) {
                 cool(air, dt_s);
             } else {
-                temperature_c += (surroundings.oat_c() + FIRE_RISES_degC - temperature_c) * dt_s / FIRE_LAG_s;
+                double hottest_c = surroundings.oat_c() + FIRE_RISES_degC * faults.of(Failure.INTERNAL_FIRE);
+                temperature_c += (hottest_c - temperature_c) * dt_s / FIRE_LAG_s;
             }
         } else {
             cool(air, dt_s);
@@ -156,6 +166,20 @@ final class Combustion {
         double target = oat_c + (metal_c - oat_c) * METAL_SHOWS / (1 + AIR_HIDES_METAL * air);
         temperature_c += (target - temperature_c) * dt_s * (STILL_AIR * STILL_AIR + air) / COOLING_LAG_s;
         metal_c += (oat_c - metal_c) * dt_s * (METAL_COOLS_STILL_per_s + METAL_COOLS_TURNING_per_s * air);
+    }
+
+    /** Wind from behind, kt; 0 for wind from ahead. */
+    private double behind_kt() {
+        return Math.max(0, surroundings.tailWind_kt() + WIND_AT_WORST_kt * faults.of(Failure.TAIL_WIND));
+    }
+
+    /** Whether nothing of it changes any more by itself. */
+    boolean isAtRest() {
+        return fuel == 0
+                && !lit
+                && collected_s < NO_MORE
+                && Math.abs(temperature_c - surroundings.oat_c()) < AT_REST_degC
+                && Math.abs(metal_c - surroundings.oat_c()) < AT_REST_degC;
     }
 
     boolean isLit() {

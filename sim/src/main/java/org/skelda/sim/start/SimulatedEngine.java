@@ -1,23 +1,23 @@
 package org.skelda.sim.start;
 
+import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SplittableRandom;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.start.Switch;
-import org.skelda.sim.Controls;
+import org.skelda.sim.EngineControls;
 import org.skelda.sim.Failure;
+import org.skelda.sim.Fault;
+import org.skelda.sim.Faults;
 import org.skelda.sim.Surroundings;
-import org.skelda.sim.bleed.AirSupply;
-import org.skelda.sim.electrics.BatteryState;
-import org.skelda.sim.electrics.PowerSupply;
 
 /**
- * One engine with what turns it. It steps 50 times a second and is deterministic: the same seed, surroundings, failures
- * and controls give the same readings, to the last digit. The step never depends on when a reading is taken. One
- * thread.
+ * One engine. It steps 50 times a second and is deterministic: the same seed, surroundings, faults and controls give
+ * the same readings, to the last digit. The step never depends on when a reading is taken. A step has two halves, so
+ * that engines can share what turns them: first each tells what it asks of the supply, then each is turned by what it
+ * gets. One thread.
  */
 public final class SimulatedEngine {
     /** Length of a step (us). */
@@ -26,62 +26,49 @@ public final class SimulatedEngine {
     private static final double DT_s = STEP_us / 1e6;
     private static final double AHEAD_OF_IDLE = 0.06;
     private static final double OVER_IDLE_FUEL = 1.15;
-    private static final double RICH = 1.55;
-    private static final double HANGS_AT = 0.62;
+    private static final double RICH = 0.55;
+    private static final double HANGS_AT_WORST = 0.62;
+    private static final double HANGS_AT_BEST = 0.90;
     private static final double HANGS_AFTER_s = 1.5;
     private static final double DROOP = 12;
+    private static final double RAISED_THRUST = 1.18;
+    private static final double SHEARS_AFTER_s = 3;
     private static final double FREEZES_AFTER_s = 3;
     private static final double LOST_AFTER_s = 4;
-    private static final double BACK_AFTER_s = 16;
+    private static final double SILENT_s = 12;
+    private static final double TREMBLES_degC = 14;
+    private static final double NOZZLES_OPEN_OVER = 0.02;
 
     private final StartProfile profile;
-    private final Set<Failure> failures;
+    private final Faults faults = new Faults();
     private final Surroundings surroundings;
     private final SplittableRandom noise;
     private final Spool spool;
     private final Combustion combustion;
     private final Driven driven;
-    private final AirSupply air;
-    private final @Nullable PowerSupply power;
+    private final @Nullable StartComputer computer;
     private final double motoring;
+    private final double light_kgph;
+    private EngineControls controls = EngineControls.OFF;
     private boolean engaged;
     private boolean reachedCutOut;
-    private double duct_kpa;
+    private boolean fuel;
+    private boolean ignition;
+    private boolean sheared;
+    private double spoolBefore_pct;
     private double frozen_c = Double.NaN;
-    private long at_us;
-    private Controls controls = Controls.ready();
 
-    /**
-     * An engine at rest.
-     *
-     * @param profile that it is scaled from
-     * @param failures that it has
-     * @param seed of its sensors' noise
-     */
-    public SimulatedEngine(StartProfile profile, Surroundings surroundings, Set<Failure> failures, long seed) {
-        this(
-                profile,
-                surroundings,
-                failures,
-                failures.contains(Failure.WEAK_BATTERY) ? BatteryState.weak() : BatteryState.good(),
-                seed);
-    }
-
-    /** An engine at rest, with a battery of its own; it counts in an electric start only. */
-    public SimulatedEngine(
-            StartProfile profile, Surroundings surroundings, Set<Failure> failures, BatteryState state, long seed) {
+    /** An engine at rest. @param profile that it is scaled from; @param seed of its sensors' noise */
+    public SimulatedEngine(StartProfile profile, Surroundings surroundings, long seed) {
         this.profile = profile;
-        this.failures = Set.copyOf(failures);
         this.surroundings = surroundings;
         this.noise = new SplittableRandom(seed);
         this.spool = new Spool(profile);
         this.motoring = spool.motoring();
-        this.combustion = new Combustion(profile, surroundings, failures, motoring, spool.fuelAtIdle());
-        this.driven = new Driven(profile, surroundings, failures);
-        this.air = new AirSupply(profile, surroundings, failures);
-        StartProfile.Supply.Battery battery = profile.supply().battery();
-        this.power = battery == null ? null : new PowerSupply(battery, surroundings, state);
-        duct_kpa = air.settle(controls);
+        this.combustion = new Combustion(profile, surroundings, faults, motoring, spool.fuelAtIdle());
+        this.driven = new Driven(profile, surroundings, faults);
+        this.computer = profile.drive().automatic() ? new StartComputer(profile) : null;
+        this.light_kgph = (profile.fuel().normalFrom_kgph() + profile.fuel().normalTo_kgph()) / 2;
     }
 
     /** Heats it up as a run before would have. @param temperature_c degC */
@@ -90,77 +77,149 @@ public final class SimulatedEngine {
         return this;
     }
 
-    /** Goes on from where another engine of the same type stands, which does not burn: its speed, its heat, its oil. */
-    public void goOnFrom(SimulatedEngine other) {
-        spool.turnFrom(other.spool.part());
-        combustion.goOnFrom(other.combustion);
-        driven.goOnFrom(other.driven);
-        duct_kpa = air.settle(other.controls.withStarter(false));
+    /** What is wrong with it from now on; it counts from its starter's next press. */
+    public void take(List<Fault> wrong) {
+        faults.take(wrong);
+        combustion.begin(wrong);
+        sheared = false;
+        frozen_c = Double.NaN;
     }
 
-    /** One step of 20 ms with the controls as they stand. */
-    public void step(Controls now) {
-        controls = now;
-        engage();
-        double supply = turn();
-        combustion.step(now, metered(), spool.part(), DT_s);
-        spool.step(supply, combustion.push(), surroundings.sigma(), DT_s);
-        driven.step(spool.part(), DT_s);
-        at_us += STEP_us;
+    /** Seconds since its starter last went on. */
+    public double sinceStarter_s() {
+        return faults.sinceStarter_s();
     }
 
-    /** The starter goes out by itself at its cut-out speed, or when its switch goes off; unless it sticks. */
-    private void engage() {
-        if (!controls.starter()) {
-            reachedCutOut = false;
-        }
-        reachedCutOut |= engaged
-                && !profile.starter().byHand()
-                && spool.pct() >= profile.starter().cutOut_pct();
-        boolean wanted = controls.starter() && !reachedCutOut;
-        // A starter on air that sticks lets go once its air is taken away.
-        boolean driven = power != null || controls.air();
-        engaged = wanted || engaged && driven && failures.contains(Failure.STARTER_STUCK);
-    }
-
-    /** The supply against what the type needs, after its own step. */
-    private double turn() {
-        double part = spool.partOfFree();
-        if (power != null) {
-            power.step(controls, engaged, part, DT_s);
-            return engaged ? power.torque() / Math.max(0.05, 1 - part) : 0;
-        }
-        duct_kpa = air.step(controls, engaged, part, DT_s);
-        return engaged ? duct_kpa / profile.supply().crankingAt(0, surroundings.elevation_ft()) : 0;
+    /** How bad something is with it now; 0 for nothing. */
+    public double wrong(Failure what) {
+        return faults.of(what);
     }
 
     /**
-     * Fuel that the control meters by speed, against light-off flow: rising to idle, and as much as idle needs there.
+     * The first half of a step: hands and computer decide what is on.
+     *
+     * @param held whether the start selector is held by hand, so that no speed drops the starter out
+     * @param supplied whether its air source or its bus is alive: a starter that sticks lets go without
+     */
+    public void decide(EngineControls now, boolean held, boolean supplied) {
+        controls = now;
+        faults.pass(DT_s);
+        boolean was = engaged;
+        boolean wanted;
+        if (computer != null) {
+            computer.step(
+                    now.fuel() && !now.secondMeans(),
+                    new StartComputer.Seen(
+                            spool.pct(), combustion.temperature_c(), combustion.flow_kgph(), combustion.isLit()),
+                    spoolBefore_pct,
+                    !faults.has(Failure.COMPUTER_STOPS_NOTHING),
+                    DT_s);
+            wanted = computer.starter() || !now.fuel() && now.starter();
+            fuel = computer.fuel();
+            ignition = computer.ignition(spool.pct());
+        } else {
+            wanted = byHand(now, held);
+            fuel = now.fuel();
+            ignition =
+                    profile.drive().ignition() == StartProfile.Ignition.WITH_FUEL_LEVER ? now.fuel() : now.ignition();
+        }
+        // On current the igniters hang on the same bus as the starter.
+        ignition &= supplied || profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
+        engaged = supplied && (wanted || engaged && faults.has(Failure.STARTER_STUCK));
+        if (engaged && !was) {
+            faults.starterOn();
+        }
+        sheared |= engaged && faults.has(Failure.SHEARED_SHAFT) && faults.sinceStarter_s() >= SHEARS_AFTER_s;
+    }
+
+    /** The starter goes out by itself at its cut-out speed, or when its switch goes off. */
+    private boolean byHand(EngineControls now, boolean held) {
+        if (!now.starter()) {
+            reachedCutOut = false;
+        }
+        reachedCutOut |= engaged
+                && !held
+                && !profile.starter().byHand()
+                && spool.pct() >= profile.starter().cutOut_pct();
+        return now.starter() && !reachedCutOut;
+    }
+
+    /** Part of its free speed with which the starter turns, 0 to 1; NaN while it is not engaged. */
+    public double starterTurns() {
+        return !engaged ? Double.NaN : sheared ? 1 : spool.partOfFree();
+    }
+
+    /**
+     * The second half of a step.
+     *
+     * @param supply on air the pressure against what the type needs while cranking; on current the motor's torque
+     *     against a new battery's at standstill, per part of its free speed that is still to come
+     */
+    public void turn(double supply) {
+        spoolBefore_pct = spool.pct();
+        if (!engaged && !fuel && spool.part() == 0 && combustion.isAtRest() && driven.isAtRest()) {
+            return;
+        }
+        combustion.step(fuel, controls.secondMeans(), ignition, metered(), spool.part(), DT_s);
+        spool.step(engaged && !sheared ? supply : 0, combustion.push(), surroundings.sigma(), DT_s);
+        driven.step(spool.part(), DT_s);
+    }
+
+    /**
+     * What the governor holds, against idle: the second stage of the lever is high idle, or thrust for a cross-bleed.
+     */
+    private double setting() {
+        if (!controls.secondStage()) {
+            return 1;
+        }
+        Double high = profile.idle().high_pct();
+        return high == null ? RAISED_THRUST : high / profile.idle().speed_pct();
+    }
+
+    /**
+     * Fuel that the control meters by speed, against light-off flow: rising to what is set, and as much as that needs
+     * there. Second nozzles add theirs from their speed on.
      */
     private double metered() {
         double n = spool.part();
-        double idle = spool.fuelAtIdle();
-        double accelerating = 1 + Math.max(0, n - motoring) / (1 - motoring) * (Math.max(1, OVER_IDLE_FUEL * idle) - 1);
-        double near = Math.clamp((1 - n) / AHEAD_OF_IDLE, 0, 1);
-        double wanted = n > 1 ? idle * Math.max(0.3, 1 - DROOP * (n - 1)) : idle + (accelerating - idle) * near;
-        if (failures.contains(Failure.HUNG) && combustion.litFor_s() > HANGS_AFTER_s) {
-            wanted = Math.min(wanted, spool.fuelAt(HANGS_AT));
+        double set = setting();
+        double held = spool.fuelAt(set);
+        double accelerating = 1 + Math.max(0, n - motoring) / (1 - motoring) * (Math.max(1, OVER_IDLE_FUEL * held) - 1);
+        StartProfile.Fuel.SecondNozzles second = profile.fuel().secondNozzles();
+        if (second != null) {
+            double over = n - second.from_pct() / profile.idle().speed_pct();
+            accelerating += second.adds_kgph() / light_kgph * Math.clamp(over / NOZZLES_OPEN_OVER, 0, 1);
         }
-        return failures.contains(Failure.RICH_CONTROL) ? wanted * RICH : wanted;
+        double near = Math.clamp((set - n) / AHEAD_OF_IDLE, 0, 1);
+        double wanted = n > set ? held * Math.max(0.3, 1 - DROOP * (n - set)) : held + (accelerating - held) * near;
+        double hung = faults.of(Failure.HUNG);
+        if (hung > 0 && combustion.litFor_s() > HANGS_AFTER_s) {
+            wanted = Math.min(wanted, spool.fuelAt(HANGS_AT_BEST + (HANGS_AT_WORST - HANGS_AT_BEST) * hung));
+        }
+        return wanted * (1 + RICH * faults.of(Failure.RICH_CONTROL));
     }
 
-    /** What the sensors say now; empty while the feed is lost. */
-    public Optional<Sample> sample() {
+    /**
+     * What the sensors say now; empty while the feed is lost.
+     *
+     * @param at_us time of the reading
+     * @param duct_kpa at its starter valve; NaN on current; @param bus_v and bus_a on current; NaN on air
+     */
+    public Optional<Sample> sample(long at_us, double duct_kpa, double bus_v, double bus_a) {
         double lit_s = combustion.litFor_s();
         if (lit_s > LOST_AFTER_s
-                && (failures.contains(Failure.FEED_LOST)
-                        || failures.contains(Failure.FEED_INTERRUPTED) && lit_s < BACK_AFTER_s)) {
+                && (faults.has(Failure.FEED_LOST)
+                        || lit_s < LOST_AFTER_s + SILENT_s * faults.of(Failure.FEED_INTERRUPTED))) {
             return Optional.empty();
         }
         double temperature = combustion.temperature_c() + gauss(1.2);
-        if (failures.contains(Failure.SENSOR_FROZEN) && combustion.litFor_s() > FREEZES_AFTER_s) {
+        temperature += faults.has(Failure.SENSOR_NOISY) ? gauss(TREMBLES_degC * faults.of(Failure.SENSOR_NOISY)) : 0;
+        if (lit_s > FREEZES_AFTER_s && faults.has(Failure.SENSOR_FROZEN)) {
             frozen_c = Double.isNaN(frozen_c) ? temperature : frozen_c;
             temperature = frozen_c;
+        }
+        if (lit_s > FREEZES_AFTER_s && faults.has(Failure.SENSOR_LOST)) {
+            temperature = Double.NaN;
         }
         boolean jet = profile.drive().engine() == StartProfile.Engine.JET;
         return Optional.of(new Sample(
@@ -170,12 +229,12 @@ public final class SimulatedEngine {
                 rounded(temperature, 1),
                 rounded(Math.max(0, combustion.flow_kgph() + gauss(0.5)), 1),
                 rounded(Math.max(0, driven.oil_kpa() + gauss(0.8)), 1),
-                power == null ? rounded(duct_kpa + gauss(0.7), 1) : Double.NaN,
-                power == null ? Double.NaN : rounded(power.bus_v() + gauss(0.03), 2),
-                power == null ? Double.NaN : rounded(power.current_a() + gauss(2), 0),
+                rounded(duct_kpa + gauss(0.7), 1),
+                rounded(bus_v + gauss(0.03), 2),
+                rounded(bus_a + gauss(2), 0),
                 told(engaged),
-                told(controls.fuel()),
-                told(controls.ignition())));
+                told(fuel),
+                told(ignition)));
     }
 
     private double gauss(double sigma) {
@@ -184,21 +243,21 @@ public final class SimulatedEngine {
 
     private static double rounded(double value, int decimals) {
         double scale = Math.pow(10, decimals);
-        return Math.max(-1e6, Math.round(value * scale) / scale);
+        return Double.isNaN(value) ? Double.NaN : Math.max(-1e6, Math.round(value * scale) / scale);
     }
 
     private static Switch told(boolean on) {
         return on ? Switch.ON : Switch.OFF;
     }
 
-    /** Time since the engine was made (us). */
-    public long at_us() {
-        return at_us;
-    }
-
     /** Start spool (%), as it is and not as a sensor says. */
     public double spool_pct() {
         return spool.pct();
+    }
+
+    /** N1 (%) or propeller speed (rpm), as it is. */
+    public double fan() {
+        return driven.fan();
     }
 
     /** Temperature (degC), as it is. */
@@ -209,5 +268,16 @@ public final class SimulatedEngine {
     /** Whether the flame burns. */
     public boolean isLit() {
         return combustion.isLit();
+    }
+
+    /** Whether its fuel is on: by the lever, or by the computer. */
+    public boolean isFuelled() {
+        return fuel;
+    }
+
+    /** Whether it runs at idle or above, on its own. */
+    public boolean isRunning() {
+        return combustion.isLit()
+                && spool.pct() >= profile.idle().speed_pct() - profile.idle().tolerance_pct();
     }
 }

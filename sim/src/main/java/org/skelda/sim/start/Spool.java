@@ -7,17 +7,16 @@ import org.skelda.core.start.StartProfile;
  *
  * <p>With n = N / N idle: dn/dt = S s (1 - n / nf) - (a n + b n n) + T f, where s is the supply against what the type
  * needs, f the burning fuel against light-off flow, nf the starter's free speed. S is such that the starter alone
- * settles three tenths above the preferred speed for fuel; thin air takes a little more from T than from the drag. T is
+ * settles at the type's motoring speed on that supply; thin air takes a little more from T than from the drag. T is
  * such that idle is reached in about two thirds of the time the type allows.
  */
 final class Spool {
-    private static final double FREE_OVER_CUT_OUT = 1.55;
     private static final double LINEAR_DRAG = 0.035;
     private static final double SQUARE_DRAG = 0.035;
-    private static final double MOTORING_OVER_PREFERRED = 1.30;
     private static final double MOTORING_IN_PART_OF_IDLE_TIME = 0.16;
     private static final double TO_IDLE_PART = 0.40;
     private static final double TURBINE_BY_DENSITY = 0.8;
+    private static final double STANDS = 1e-4;
 
     private final StartProfile profile;
     private final double drag;
@@ -27,12 +26,18 @@ final class Spool {
     private final double motoring;
     private double n;
 
+    /** @throws IllegalArgumentException when the type does not tell what its starter reaches alone */
     Spool(StartProfile profile) {
         this.profile = profile;
+        StartProfile.Starter.Alone alone = profile.starter().alone();
+        if (alone == null) {
+            throw new IllegalArgumentException(
+                    profile.name() + " cannot be simulated: its document does not tell what its starter reaches alone");
+        }
         double idle = profile.idle().speed_pct();
         double within_s = profile.idle().within().toMillis() / 1000.0;
-        free = profile.starter().cutOut_pct() * FREE_OVER_CUT_OUT / idle;
-        motoring = profile.fuel().preferred_pct() * MOTORING_OVER_PREFERRED / idle;
+        free = alone.free_pct() / idle;
+        motoring = alone.motoring_pct() / idle;
         // The motoring speed is neared with this time constant: starter and drag must share it.
         double near_s = within_s * MOTORING_IN_PART_OF_IDLE_TIME;
         double dragAt = LINEAR_DRAG * motoring + SQUARE_DRAG * motoring * motoring;
@@ -47,19 +52,18 @@ final class Spool {
     /**
      * Steps on.
      *
-     * @param supply against what the type needs while cranking; 0 when the starter is not engaged
+     * @param supply against what the type needs while cranking; 0 when the starter does not drive it
      * @param burning fuel against the flow at light-off
      * @param sigma density of the air: thin air drags less, and gives the turbine less to work with
      */
     void step(double supply, double burning, double sigma, double dt_s) {
         double pull = n < free ? starter * supply * (1 - n / free) : 0;
         double held = drag * sigma * (LINEAR_DRAG * n + SQUARE_DRAG * n * n);
-        n = Math.max(0, n + dt_s * (pull - held + turbine * Math.pow(sigma, TURBINE_BY_DENSITY) * burning));
-    }
-
-    /** Turns on from a speed against idle. */
-    void turnFrom(double part) {
-        n = part;
+        double pushed = turbine * (burning > 0 ? Math.pow(sigma, TURBINE_BY_DENSITY) * burning : 0);
+        n = Math.max(0, n + dt_s * (pull - held + pushed));
+        if (n < STANDS && pull + pushed == 0) {
+            n = 0;
+        }
     }
 
     /** Speed against idle. */

@@ -8,7 +8,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -24,9 +23,10 @@ import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.Controls;
+import org.skelda.sim.EngineControls;
 import org.skelda.sim.Failure;
+import org.skelda.sim.Fault;
 import org.skelda.sim.Surroundings;
-import org.skelda.sim.start.SimulatedEngine;
 
 /** The simulated aircraft starts as its type should, goes wrong as it is told, and leans the way physics does. */
 class SimulatedStartTest {
@@ -42,7 +42,7 @@ class SimulatedStartTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"HAVERN-2M", "HAVERN-4", "LOMVI-T1", "LOMVI-T2"})
+    @ValueSource(strings = {"HAVERN-2M", "HAVERN-2A", "HAVERN-4", "LOMVI-T1", "LOMVI-T2", "TEISTA-B2"})
     void aGoodStartInAnyWeatherDrawsNoFindingThatCuts(String type) {
         Random lot = new Random(11);
         StartProfile profile = StartProfiles.of(type);
@@ -58,28 +58,27 @@ class SimulatedStartTest {
     }
 
     static Stream<Arguments> failures() {
-        Map<Failure, FindingId> drawn = new EnumMap<>(Map.of(
-                Failure.NO_LIGHT_OFF,
-                FindingId.NO_LIGHT_OFF,
-                Failure.HOT,
-                FindingId.HOT_START,
-                Failure.RICH_CONTROL,
-                FindingId.FLOW_HIGH,
-                Failure.HUNG,
-                FindingId.HUNG_START,
-                Failure.FAN_SEIZED,
-                FindingId.NO_FAN_ROTATION,
-                Failure.NO_OIL_PRESSURE,
-                FindingId.NO_OIL_PRESSURE,
-                Failure.STARTER_STUCK,
-                FindingId.STARTER_OVERRUN,
-                Failure.LEVER_INEFFECTIVE,
-                FindingId.CUT_NOT_EFFECTIVE,
-                Failure.INTERNAL_FIRE,
-                FindingId.INTERNAL_FIRE));
-        return Stream.of(JET, TURBOPROP).flatMap(profile -> {
+        Map<Failure, FindingId> drawn = new EnumMap<>(Failure.class);
+        drawn.put(Failure.NO_LIGHT_OFF, FindingId.NO_LIGHT_OFF);
+        drawn.put(Failure.NO_FUEL, FindingId.NO_LIGHT_OFF);
+        drawn.put(Failure.HOT, FindingId.HOT_START);
+        drawn.put(Failure.RICH_CONTROL, FindingId.FLOW_HIGH);
+        drawn.put(Failure.HUNG, FindingId.HUNG_START);
+        drawn.put(Failure.FAN_SEIZED, FindingId.NO_FAN_ROTATION);
+        drawn.put(Failure.NO_OIL_PRESSURE, FindingId.NO_OIL_PRESSURE);
+        drawn.put(Failure.LEVER_INEFFECTIVE, FindingId.CUT_NOT_EFFECTIVE);
+        drawn.put(Failure.INTERNAL_FIRE, FindingId.INTERNAL_FIRE);
+        return StartProfiles.TYPES.stream().map(StartProfiles::of).flatMap(profile -> {
             Map<Failure, FindingId> own = new EnumMap<>(drawn);
-            own.put(profile == JET ? Failure.WEAK_AIR : Failure.WEAK_BATTERY, FindingId.LOW_SUPPLY);
+            boolean air = profile.supply().air() != null;
+            own.put(air ? Failure.WEAK_AIR : Failure.WEAK_BATTERY, FindingId.LOW_SUPPLY);
+            if (!profile.starter().byHand()) {
+                own.put(Failure.STARTER_STUCK, FindingId.STARTER_OVERRUN);
+            }
+            if (!profile.drive().automatic()) {
+                // A computer waits until the engine is cool enough.
+                own.put(Failure.HOT_RESTART, FindingId.RESIDUAL_HOT);
+            }
             return own.entrySet().stream()
                     .map(entry -> Arguments.of(profile.typeId(), entry.getKey(), entry.getValue()));
         });
@@ -128,41 +127,63 @@ class SimulatedStartTest {
         SimulatedStart start = SimulatedStart.of(JET).seed(5);
         assertThat(start.samples(60)).isEqualTo(start.samples(60));
         assertThat(start.seed(6).samples(60)).isNotEqualTo(start.samples(60));
-        SimulatedEngine watched = new SimulatedEngine(TURBOPROP, Surroundings.standard(), Set.of(), 1);
-        SimulatedEngine unwatched = new SimulatedEngine(TURBOPROP, Surroundings.standard(), Set.of(), 1);
-        Controls on = Controls.ready().withStarter(true).withIgnition(true);
+        SimulatedAircraft watched = ready(TURBOPROP);
+        SimulatedAircraft unwatched = ready(TURBOPROP);
         for (int i = 0; i < 2000; i++) {
-            Controls now = on.withFuel(i > 700);
-            watched.step(now);
-            watched.sample();
-            unwatched.step(now);
+            for (SimulatedAircraft aircraft : List.of(watched, unwatched)) {
+                aircraft.set(1, TURNS.withFuel(i > 700));
+                aircraft.step();
+            }
+            watched.sample(1);
         }
-        assertThat(watched.spool_pct()).isEqualTo(unwatched.spool_pct());
-        assertThat(watched.temperature_c()).isEqualTo(unwatched.temperature_c());
+        assertThat(watched.engine(1).spool_pct()).isEqualTo(unwatched.engine(1).spool_pct());
+        assertThat(watched.engine(1).temperature_c())
+                .isEqualTo(unwatched.engine(1).temperature_c());
+    }
+
+    private static final EngineControls TURNS =
+            EngineControls.OFF.withStarter(true).withIgnition(true);
+
+    /** Air or battery ready, loads off. */
+    private static SimulatedAircraft ready(StartProfile profile, Failure... wrong) {
+        SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), 1, 1, 0);
+        aircraft.set(Controls.ready());
+        aircraft.goesWrong(Stream.of(wrong).map(Fault::of).toList());
+        aircraft.settle();
+        return aircraft;
+    }
+
+    private static void run(SimulatedAircraft aircraft, EngineControls controls, int steps) {
+        aircraft.set(1, controls);
+        for (int i = 0; i < steps; i++) {
+            aircraft.step();
+        }
     }
 
     @Test
     void theSecondMeansStopsFuelThatTheLeverDoesNot() {
-        SimulatedEngine engine =
-                new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.LEVER_INEFFECTIVE), 1);
-        Controls on = Controls.ready().withStarter(true).withIgnition(true);
-        run(engine, on, 800);
-        run(engine, on.withFuel(true), 400);
-        run(engine, on.withFuel(false), 300);
-        assertThat(engine.isLit()).as("lever off, and still burning").isTrue();
-        run(engine, on.withFuel(false).withSecondMeans(), 300);
-        assertThat(engine.isLit()).isFalse();
-        assertThat(engine.sample().orElseThrow().flow_kgph()).isLessThan(8);
+        SimulatedAircraft aircraft = ready(JET, Failure.LEVER_INEFFECTIVE);
+        run(aircraft, TURNS, 800);
+        run(aircraft, TURNS.withFuel(true), 400);
+        run(aircraft, TURNS.withFuel(false), 300);
+        assertThat(aircraft.engine(1).isLit())
+                .as("lever off, and still burning")
+                .isTrue();
+        run(aircraft, TURNS.withFuel(false).withSecondMeans(true), 300);
+        assertThat(aircraft.engine(1).isLit()).isFalse();
+        assertThat(aircraft.sample(1).orElseThrow().flow_kgph()).isLessThan(8);
     }
 
     @Test
     void residualHeatIsCooledByTurning() {
-        SimulatedEngine still = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
-        SimulatedEngine turned = new SimulatedEngine(JET, Surroundings.standard(), Set.of(), 1).heatedTo(300);
-        run(still, Controls.ready(), 2000);
-        run(turned, Controls.ready().withStarter(true), 2000);
-        assertThat(turned.temperature_c())
-                .isLessThan(still.temperature_c())
+        SimulatedAircraft still = ready(JET);
+        SimulatedAircraft turned = ready(JET);
+        still.heat(1, 300);
+        turned.heat(1, 300);
+        run(still, EngineControls.OFF, 2000);
+        run(turned, EngineControls.OFF.withStarter(true), 2000);
+        assertThat(turned.engine(1).temperature_c())
+                .isLessThan(still.engine(1).temperature_c())
                 .isLessThan(JET.fuel().hottestBefore_c());
     }
 
@@ -171,28 +192,25 @@ class SimulatedStartTest {
      */
     @Test
     void heatThatShowsAgainIsNoFire() {
-        SimulatedEngine engine = new SimulatedEngine(JET, Surroundings.standard(), Set.of(Failure.HOT), 1);
-        Controls on = Controls.ready().withStarter(true).withIgnition(true);
-        run(engine, on, 900);
-        run(engine, on.withFuel(true), 330);
-        assertThat(engine.temperature_c()).as("where a crew cuts it").isGreaterThan(400);
-        for (int i = 0; i < 5000 && engine.temperature_c() > JET.fuel().hottestBefore_c(); i++) {
-            engine.step(on.withFuel(false));
+        SimulatedAircraft aircraft = ready(JET, Failure.HOT);
+        run(aircraft, TURNS, 900);
+        run(aircraft, TURNS.withFuel(true), 330);
+        assertThat(aircraft.engine(1).temperature_c())
+                .as("where a crew cuts it")
+                .isGreaterThan(400);
+        for (int i = 0;
+                i < 5000 && aircraft.engine(1).temperature_c() > JET.fuel().hottestBefore_c();
+                i++) {
+            run(aircraft, TURNS.withFuel(false), 1);
         }
-        double cooled_c = engine.temperature_c();
+        double cooled_c = aircraft.engine(1).temperature_c();
         double hottest_c = 0;
         for (int i = 0; i < 3000; i++) {
-            engine.step(Controls.ready());
-            hottest_c = Math.max(hottest_c, engine.temperature_c());
+            run(aircraft, EngineControls.OFF, 1);
+            hottest_c = Math.max(hottest_c, aircraft.engine(1).temperature_c());
         }
         assertThat(cooled_c).isLessThanOrEqualTo(JET.fuel().hottestBefore_c());
         assertThat(hottest_c).as("what it shows afterwards").isLessThan(240);
-    }
-
-    private static void run(SimulatedEngine engine, Controls controls, int steps) {
-        for (int i = 0; i < steps; i++) {
-            engine.step(controls);
-        }
     }
 
     private static void rises(List<SimulatedStart> starts, ToDoubleFunction<AttemptReport> figure, String what) {
@@ -245,15 +263,15 @@ class SimulatedStartTest {
 
     @Test
     void aWeakerSupplyTurnsItSlowerAndColdDeepensTheDip() {
-        rises(
-                List.of(
-                        SimulatedStart.of(JET),
-                        SimulatedStart.of(JET).packsLeftOn(),
-                        SimulatedStart.of(JET).with(Failure.WEAK_AIR)),
-                report -> report.milestones()
-                        .get(org.skelda.core.start.Milestone.FUEL_ON)
-                        .toNanos(),
-                "time to fuel");
+        for (SimulatedStart weak : List.of(
+                SimulatedStart.of(JET).packsLeftOn(), SimulatedStart.of(JET).with(Failure.WEAK_AIR))) {
+            rises(
+                    List.of(SimulatedStart.of(JET), weak),
+                    report -> report.milestones()
+                            .get(org.skelda.core.start.Milestone.FUEL_ON)
+                            .toNanos(),
+                    "time to fuel");
+        }
         rises(
                 Stream.of(20, 0, -20)
                         .map(oat -> SimulatedStart.of(TURBOPROP).in(new Surroundings(oat, 0, 0)))
