@@ -6,15 +6,27 @@ import styles from './ExpectedStrip.module.css';
 
 type Range = Schemas['Range'];
 
+const LOOKED_AGAIN_MS = 2000;
+
 /** One strip before the starter: what to expect of this engine today, and what to do about it. */
 export function ExpectedStrip({ engine, hardToSee }: { engine: number; hardToSee: string | undefined }) {
-  const { expected } = useExpected(engine);
-  const cells = expected ? ranges(expected.expected) : [];
+  const { expected } = useExpected(engine, true);
+  const cells = expected ? cellsOf(expected.expected) : [];
+  const air = expected?.air;
   return (
     <section className={styles.strip} aria-label="What to expect today">
-      {cells.map((cell) => (
-        <span key={cell.words}>
+      {(air || hardToSee) && (
+        <p className={air?.wrong ? styles.advice : styles.air}>
+          {air && `${air.wrong ? '! ' : ''}${air.says}.`}
+          {[...(air?.notes ?? []), ...(hardToSee ? [hardToSee] : [])].map((note) => (
+            <small key={note}> {note}</small>
+          ))}
+        </p>
+      )}
+      {cells.map((cell, i) => (
+        <span key={cell.words} className={styles.cell}>
           <b>{cell.value}</b> <small>{cell.words}</small>
+          {cell.because !== cells[i - 1]?.because && <small className={styles.because}>{cell.because}</small>}
         </span>
       ))}
       {cells.length === 0 && (
@@ -27,18 +39,20 @@ export function ExpectedStrip({ engine, hardToSee }: { engine: number; hardToSee
           ! {advice}
         </p>
       ))}
-      {hardToSee && <p className="small">{hardToSee}</p>}
     </section>
   );
 }
 
-export function useExpected(engine: number) {
+/** @param waits whether the supply is still looked at, as it is read now */
+export function useExpected(engine: number, waits: boolean) {
   const { page, state } = useDeparture();
+  const live = state.view.feed !== undefined && state.view.feed.lostAt === undefined;
   const query = useQuery({
     queryKey: ['expected', page.id, engine, state.view.seq],
     queryFn: () =>
       answered(api.GET('/api/departures/{id}/starts/{engine}/expected', { params: { path: { id: page.id, engine } } })),
     placeholderData: (before) => before,
+    refetchInterval: waits && live ? LOOKED_AGAIN_MS : false,
   });
   return { expected: query.data };
 }
@@ -47,19 +61,34 @@ export function span(range: { lowest: number; highest: number }, decimals: numbe
   return `${shown(range.lowest, decimals)} to ${shown(range.highest, decimals)}`;
 }
 
-export function ranges(expected: Schemas['Expected']): { words: string; value: string }[] {
-  const cell = (range: Range | undefined, words: string, decimals: number, unit: string) =>
+export interface Cell {
+  words: string;
+  value: string;
+  because: string;
+}
+
+export function cellsOf(expected: Schemas['Expected']): Cell[] {
+  const cell = (range: Range | undefined, words: string, decimals: number, unit: string): Cell[] =>
     range
       ? [
           {
-            words: `${words}, last ${range.starts}: ${span(range, decimals)}`,
+            words: range.starts > 1 ? `${words}, ${span(range, decimals)}` : words,
             value: `${shown(range.median, decimals)} ${unit}`,
+            because: range.because,
           },
         ]
       : [];
   return [
     ...cell(expected.dip_v, 'dip', 1, 'V'),
-    ...cell(expected.motoring_pct, 'motoring', 0, '%'),
+    ...(expected.alone
+      ? [
+          {
+            words: 'highest on the starter',
+            value: `${shown(expected.alone.spool_pct, 0)} %`,
+            because: expected.alone.because,
+          },
+        ]
+      : []),
     ...cell(expected.timeToLight_s, 'to light', 1, 's'),
     ...cell(expected.peak_c, 'peak', 0, '°C'),
     ...cell(expected.timeToIdle_s, 'to idle', 0, 's'),

@@ -64,7 +64,7 @@ export function LaneChart({ sheet, samples, column, zero, span, height, forecast
 /** Words stand above a limit's line, and under a minimum's. */
 function top({ value, kind }: LaneSheet['lines'][number], sheet: LaneSheet, height: number): number {
   const line = (1 - (value - least(sheet)) / (sheet.most - least(sheet))) * height;
-  return kind === 'LIMIT_ABOVE' && line > 13 ? line - 13 : line + 3;
+  return kind === 'LIMIT_ABOVE' && line > 10 ? Math.max(0, line - 13) : line + 3;
 }
 
 /** The value at the bottom: a cold engine is below zero. */

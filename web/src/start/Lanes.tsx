@@ -8,6 +8,7 @@ import styles from './Lanes.module.css';
 /** Column of each lane's readings in a row of samples, in the sheet's order. */
 const FIRST_COLUMN = 1;
 const HEIGHTS = [72, 138, 58, 58, 80];
+const NARROW_HEIGHTS = [58, 120, 50, 50, 56];
 /** One and the same, so that a lane without a forecast is drawn anew only for a new reading. */
 const NO_FORECAST: number[] = [];
 
@@ -16,25 +17,41 @@ function tenths_s(time: string): string {
   return (isoDuration(time) / 1000).toFixed(1);
 }
 
-/** What is read of a start, against time since the starter, with limits as lines and margins in figures. */
-export function Lanes({ sheet, live, silent }: { sheet: StartSheet; live: EngineLive; silent: boolean }) {
+/**
+ * What is read of a start, against time since the starter, with limits as lines and margins in figures. `among`: the
+ * lanes of the type, of which some are shown; `narrow`: beside another engine's.
+ */
+export function Lanes({
+  sheet,
+  live,
+  silent,
+  among = sheet.lanes,
+  narrow = false,
+}: {
+  sheet: StartSheet;
+  live: EngineLive;
+  silent: boolean;
+  among?: StartSheet['lanes'];
+  narrow?: boolean;
+}) {
   const { view, samples } = live;
   const zero = view.startedAt ? Date.parse(view.startedAt) : (samples.at(-1)?.[0] ?? 0) - 2000;
   const last = ((samples.at(-1)?.[0] ?? zero) - zero) / 1000;
   const span = Math.max(sheet.span_s, Math.ceil(last / 15) * 15);
   return (
-    <div className={styles.lanes}>
+    <div className={styles.lanes} data-narrow={narrow || undefined}>
       {sheet.lanes.map((lane, index) => {
+        const place = among.findIndex((one) => one.parameter === lane.parameter);
         const reading = view.lanes.find((one) => one.parameter === lane.parameter);
         return (
           <section key={lane.parameter} className={styles.lane} aria-label={`${lane.label}, ${lane.unit}`}>
             <LaneChart
               sheet={lane}
               samples={samples}
-              column={FIRST_COLUMN + index}
+              column={FIRST_COLUMN + place}
               zero={zero}
               span={span}
-              height={HEIGHTS[index] ?? 60}
+              height={(narrow ? NARROW_HEIGHTS : HEIGHTS)[place] ?? 60}
               forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : NO_FORECAST}
               axis={index === sheet.lanes.length - 1}
             />

@@ -1,11 +1,21 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import type { StartSheet } from '../api/client';
 import { Attach } from '../simulator/Attach';
-import { useDeparture, useEngines } from '../live/departureContext';
+import { useDeparture, useEngines, type Work } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
 import { Key } from '../ui/Key';
 import styles from './SimulatorControls.module.css';
-import { controlsFor, WRONG, type Control } from './simulatorWords';
+import {
+  controlsFor,
+  MOMENTS,
+  SEVERITIES,
+  wrongFor,
+  wrongFrom,
+  wrongTo,
+  type Control,
+  type Wrong,
+} from './simulatorWords';
 
 const ARMED_MS = 4000;
 
@@ -13,9 +23,12 @@ const ARMED_MS = 4000;
  * The simulated aircraft's controls. Each takes two presses, the first says what it does and does not; gone with a real
  * feed.
  */
-export function SimulatorControls({ engine }: { engine: number }) {
-  const { state, live, mine } = useDeparture();
+export function SimulatorControls({ engine: own }: { engine: number }) {
+  const { state, live, mine, works } = useDeparture();
   const engines = useEngines();
+  const [chosen, choose] = useState<number | null>(null);
+  const engine = chosen ?? own;
+  const all = enginesOf(works);
   const [armed, setArmed] = useState<Control | null>(null);
   const simulated = state.view.feed?.simulated === true;
   const real = state.view.feed !== undefined && !simulated;
@@ -59,15 +72,16 @@ export function SimulatorControls({ engine }: { engine: number }) {
             'No real engine is started here. Each control takes two presses.'
           )}
         </p>
-        <NativeSelect
-          className={styles.wrong}
-          aria-label="What goes wrong at the next start"
-          value={state.view.controls['what-goes-wrong'] ?? 'nothing'}
-          data={WRONG}
-          onChange={(event) =>
-            void live.ask({ ask: 'TAP_CONTROL', control: 'what-goes-wrong', position: event.currentTarget.value })
-          }
-        />
+        {all.length > 1 && (
+          <NativeSelect
+            className={styles.choice}
+            aria-label="Whose controls"
+            value={String(engine)}
+            data={all.map((number) => ({ value: String(number), label: `Engine ${number}` }))}
+            onChange={(event) => choose(Number(event.currentTarget.value))}
+          />
+        )}
+        <WhatGoesWrong sheet={state.sheet} />
       </div>
       <div className={styles.row}>
         {controls.map((control) => (
@@ -86,5 +100,52 @@ export function SimulatorControls({ engine }: { engine: number }) {
         ))}
       </div>
     </section>
+  );
+}
+
+/** The engines that the procedures start. */
+function enginesOf(works: Work[]): number[] {
+  const numbers = works.flatMap((work) => work.lines.flatMap((line) => line.text.detail.engine ?? []));
+  return [...new Set(numbers)].sort((a, b) => a - b);
+}
+
+/** What goes wrong at the next start: what, how bad, and from when on. */
+function WhatGoesWrong({ sheet }: { sheet: StartSheet }) {
+  const { state, live } = useDeparture();
+  const wrong = wrongFrom(state.view.controls['what-goes-wrong']);
+  const choose = (change: Partial<Wrong>) =>
+    void live.ask({
+      ask: 'TAP_CONTROL',
+      control: 'what-goes-wrong',
+      position: wrongTo({ ...wrong, ...change }),
+    });
+  return (
+    <div className={styles.wrong}>
+      <NativeSelect
+        className={styles.choice}
+        aria-label="What goes wrong at the next start"
+        value={wrong.what}
+        data={wrongFor(sheet)}
+        onChange={(event) => choose({ what: event.currentTarget.value })}
+      />
+      {wrong.what !== 'nothing' && (
+        <>
+          <NativeSelect
+            className={styles.choice}
+            aria-label="How bad it is"
+            value={wrong.severity}
+            data={SEVERITIES}
+            onChange={(event) => choose({ severity: event.currentTarget.value })}
+          />
+          <NativeSelect
+            className={styles.choice}
+            aria-label="From when on"
+            value={wrong.after}
+            data={MOMENTS}
+            onChange={(event) => choose({ after: event.currentTarget.value })}
+          />
+        </>
+      )}
+    </div>
   );
 }

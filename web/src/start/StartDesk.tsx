@@ -12,6 +12,7 @@ import { Script } from './Script';
 import { SimulatorControls } from './SimulatorControls';
 import styles from './StartDesk.module.css';
 import { TapDesk } from './TapDesk';
+import { Together } from './Together';
 import { isBlind, loudness, worstFirst } from './startWords';
 import { WrongList } from './WrongList';
 import { useSilent } from './useSilent';
@@ -53,6 +54,8 @@ export function StartDesk({
     state.sheet !== null &&
     (engine?.view.taps !== undefined || (line.view.state === 'OPEN' && !live && (!lost || telling)));
   const script = engine && engine.view.script.length > 0;
+  const together = bars.filter((one) => one.view.running || one.view.script.length > 0);
+  const pair = !told && state.sheet !== null && together.length > 1;
   return (
     <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
       <h2 className="unseen">{line.text.label}</h2>
@@ -83,7 +86,18 @@ export function StartDesk({
           <Controls line={line} answering={answering} open={open} />
         </TapDesk>
       )}
-      {!told && (
+      {pair && state.sheet && (
+        <>
+          <Together sheet={state.sheet} lives={together} silents={silents} />
+          {together.some((one) => one.view.script.length > 0) ? (
+            <WrongList />
+          ) : (
+            <p className="small">{state.sheet.wrong}</p>
+          )}
+          <Controls line={line} answering={answering} open={open} />
+        </>
+      )}
+      {!told && !pair && (
         <div className={styles.columns}>
           <div>
             {script ? (

@@ -3,7 +3,7 @@ import styles from './VerdictBar.module.css';
 import { isBlind, loudness, type Loudness } from './startWords';
 import { utc } from '../ui/time';
 
-const MARK: Record<Loudness, string> = { act: '▲', blind: '∅', know: '!', quiet: '', rest: '' };
+const MARK: Record<Loudness, string> = { act: '▲', blind: '∅', hand: '☞', know: '!', quiet: '', rest: '' };
 
 interface VerdictBarProps {
   engine: number;

@@ -13,6 +13,7 @@ export interface Control {
 }
 
 const STARTER_COLUMN = 7;
+const ENGINES = [1, 2, 3, 4];
 
 /** The controls of a type for one engine, in the order in which a start uses them. */
 export function controlsFor(
@@ -38,28 +39,108 @@ export function controlsFor(
     label: `${short} ${isOn ? 'OFF' : 'ON'}`,
     does: isOn ? off : on,
   });
+  /** What is on until somebody switches it off. */
+  const fromTheBeginning = (name: string) => positions[name] !== 'off';
   // A starter drops out by itself: what the feed says counts, not the last press.
   const turning = live?.samples.at(-1)?.[STARTER_COLUMN] === 1;
+  const ground = sheet.electric
+    ? [
+        control(
+          'ground-power',
+          'B',
+          'Ground power',
+          'It feeds the bus, softly at first. The battery stays as it is.',
+          'Battery and generators carry the bus, if they are on it. Fuel stays as it is.',
+        ),
+        control(
+          'battery',
+          'J',
+          'Battery',
+          'On the bus, beside whatever feeds it.',
+          'Off the bus. Without ground power nothing is left for the starter; fuel stays as it is.',
+          fromTheBeginning('battery'),
+        ),
+      ]
+    : [
+        control(
+          'air',
+          'A',
+          'Ground air',
+          'A cart gives air to the ducts. It does not open a start valve.',
+          'The cart gives none. What APU or engines give stays; so does fuel.',
+        ),
+      ];
+  const valve = sheet.crossBleed
+    ? [
+        control(
+          'cross-bleed',
+          'X',
+          'Valve',
+          'The ducts are joined: air reaches both sides.',
+          'Each side has its own air only. A starter beyond it gets none; fuel stays as it is.',
+          fromTheBeginning('cross-bleed'),
+        ),
+      ]
+    : [];
+  const held = sheet.canBeHeld
+    ? [
+        control(
+          'held',
+          'Y',
+          'Selector held',
+          'No speed drops the starter out. Letting go stops only the starter.',
+          'Automatic: the starter drops out at its speed. Fuel stays as it is.',
+        ),
+      ]
+    : [];
+  const ignition = sheet.ignitionSwitch
+    ? [
+        control(
+          `${own}/ignition`,
+          'I',
+          'Ignition',
+          'Sparks. It does not open the fuel.',
+          'No sparks. Fuel stays on if it is on.',
+        ),
+      ]
+    : [];
+  const hands = sheet.automatic
+    ? [
+        control(
+          `${own}/fuel`,
+          'F',
+          `Master ${engine}`,
+          'The start computer begins: starter, ignition, fuel by its own speeds. It does not watch fan, oil or duct.',
+          'Fuel and ignition off, the starter goes out. It does not turn the engine clear.',
+        ),
+        control(
+          `${own}/starter`,
+          'E',
+          `Motor ${engine}`,
+          'The starter turns it, master OFF. No fuel, no ignition.',
+          'It no longer turns it.',
+        ),
+      ]
+    : [
+        control(
+          `${own}/starter`,
+          'E',
+          `Starter ${engine}`,
+          'It turns the engine. It does not open the fuel.',
+          'It no longer turns it. Fuel stays on.',
+          turning,
+        ),
+        control(
+          `${own}/fuel`,
+          'F',
+          `Fuel ${engine}`,
+          'Fuel flows. It does not engage the starter.',
+          'Fuel is cut. The starter stays on.',
+        ),
+      ];
   return [
-    ...(sheet.electric
-      ? [
-          control(
-            'ground-power',
-            'B',
-            'Ground power',
-            'It feeds the bus. It does not charge the battery.',
-            'The battery carries everything again.',
-          ),
-        ]
-      : [
-          control(
-            'air',
-            'A',
-            'APU air',
-            'Air to the starters. It does not open a start valve.',
-            'The starters have no air. Fuel stays as it is.',
-          ),
-        ]),
+    ...ground,
+    ...valve,
     control(
       'packs',
       'P',
@@ -67,32 +148,10 @@ export function controlsFor(
       'They take their share of the start.',
       'All is left for the start.',
     ),
-    ...(sheet.ignitionSwitch
-      ? [
-          control(
-            `${own}/ignition`,
-            'I',
-            'Ignition',
-            'Sparks. It does not open the fuel.',
-            'No sparks. Fuel stays on if it is on.',
-          ),
-        ]
-      : []),
-    control(
-      `${own}/starter`,
-      'E',
-      `Starter ${engine}`,
-      'It turns the engine. It does not open the fuel.',
-      'It no longer turns it. Fuel stays on.',
-      turning,
-    ),
-    control(
-      `${own}/fuel`,
-      'F',
-      `Fuel ${engine}`,
-      'Fuel flows. It does not engage the starter.',
-      'Fuel is cut. The starter stays on.',
-    ),
+    ...held,
+    ...ignition,
+    ...hands,
+    ...stage(sheet, engine, positions, control),
     control(
       `${own}/second-means`,
       'M',
@@ -103,21 +162,108 @@ export function controlsFor(
   ];
 }
 
-/** What can go wrong at the next start, as the simulator names it. */
-export const WRONG = [
+/** High idle is the engine's own; thrust for a cross-bleed is that of one that runs. */
+function stage(
+  sheet: StartSheet,
+  engine: number,
+  positions: Record<string, string>,
+  control: (name: string, key: string, short: string, on: string, off: string) => Control,
+): Control[] {
+  if (sheet.secondStage) {
+    return [
+      control(
+        `engine-${engine}/second-stage`,
+        'T',
+        `High idle ${engine}`,
+        'The second stage of the lever; from there its generator carries. It does not stop the starter.',
+        'Low idle. Its generator carries nothing. Fuel stays on.',
+      ),
+    ];
+  }
+  const giving = ENGINES.find((one) => one !== engine && positions[`engine-${one}/fuel`] === 'on');
+  return sheet.electric || giving === undefined
+    ? []
+    : [
+        control(
+          `engine-${giving}/second-stage`,
+          'T',
+          `Thrust ${giving}`,
+          `Engine ${giving} gives more air, and blows harder: the area behind it must be clear.`,
+          `Engine ${giving} at idle: less air. It does not stop it.`,
+        ),
+      ];
+}
+
+/** What can go wrong at the next start, as the simulator names it. @param sheet of the type: only what it can have */
+export function wrongFor(sheet: StartSheet): { value: string; label: string }[] {
+  return WRONG.filter((one) => !one.only || one.only(sheet)).map(({ value, label }) => ({ value, label }));
+}
+
+const air = (sheet: StartSheet) => !sheet.electric;
+const electric = (sheet: StartSheet) => sheet.electric;
+
+const WRONG: { value: string; label: string; only?: (sheet: StartSheet) => boolean }[] = [
   { value: 'nothing', label: 'Nothing goes wrong' },
   { value: 'no-light-off', label: 'No light-off' },
+  { value: 'no-fuel', label: 'No fuel' },
   { value: 'hot', label: 'Hot start' },
+  {
+    value: 'hot,computer-stops-nothing',
+    label: 'Hot, and the computer stops nothing',
+    only: (sheet) => sheet.automatic,
+  },
   { value: 'rich-control', label: 'Too much fuel' },
   { value: 'hung', label: 'Hung start' },
-  { value: 'fan-seized', label: 'No fan rotation' },
+  { value: 'hot-restart', label: 'Heat of a run before' },
+  { value: 'tail-wind', label: 'Wind from behind' },
+  { value: 'fan-seized', label: 'No fan or propeller' },
   { value: 'no-oil-pressure', label: 'No oil pressure' },
-  { value: 'weak-air', label: 'Weak air' },
-  { value: 'weak-battery', label: 'Weak battery' },
+  { value: 'weak-air', label: 'Weak air', only: air },
+  { value: 'weak-battery', label: 'Weak battery', only: electric },
+  { value: 'packs-left-on', label: 'Packs or loads left on' },
+  { value: 'ground-power-lost', label: 'Ground power lost in mid-start', only: electric },
+  { value: 'sheared-shaft', label: 'Starter shaft sheared' },
   { value: 'starter-stuck', label: 'Starter stuck' },
-  { value: 'lever-ineffective', label: 'Fuel lever ineffective' },
+  { value: 'lever-ineffective', label: 'Fuel lever ineffective', only: (sheet) => !sheet.automatic },
   { value: 'internal-fire', label: 'Internal fire after a cut' },
   { value: 'feed-lost', label: 'Feed lost in mid-start' },
   { value: 'feed-interrupted', label: 'Feed silent for 12 s' },
+  { value: 'sensor-lost', label: 'Temperature lost' },
   { value: 'sensor-frozen', label: 'Temperature frozen' },
+  { value: 'sensor-noisy', label: 'Temperature noisy' },
 ];
+
+export const SEVERITIES = [
+  { value: '1', label: 'at its worst' },
+  { value: '0.7', label: 'badly' },
+  { value: '0.4', label: 'a little' },
+];
+
+export const MOMENTS = [
+  { value: '0', label: 'from the start' },
+  { value: '10', label: '10 s after the starter' },
+  { value: '20', label: '20 s after the starter' },
+  { value: '30', label: '30 s after the starter' },
+];
+
+/** What is wrong, how bad, and from when. */
+export interface Wrong {
+  what: string;
+  severity: string;
+  after: string;
+}
+
+/** How a position of the control reads. */
+export function wrongFrom(position: string | undefined): Wrong {
+  const [first = 'nothing', ...more] = (position ?? 'nothing').split(',');
+  const [name = 'nothing', severity = '1', after = '0'] = first.split(':');
+  return { what: [name, ...more].join(','), severity, after };
+}
+
+/** How the control's position is written. */
+export function wrongTo({ what, severity, after }: Wrong): string {
+  const [first = 'nothing', ...more] = what.split(',');
+  if (first === 'nothing') return 'nothing';
+  const how = after === '0' ? (severity === '1' ? '' : `:${severity}`) : `:${severity}:${after}`;
+  return [`${first}${how}`, ...more].join(',');
+}

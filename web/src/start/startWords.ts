@@ -11,14 +11,15 @@ const RANK: StartView['verdict']['call'][] = [
   'KEEP_TURNING',
   'STOP_STARTER',
   'BLIND',
+  'HAND_DUE',
   'AFTER_CUT',
   'ADVISE',
   'ON_TRACK',
   'RESTING',
 ];
 
-/** How loud a verdict is: to act at once, to know, or quiet. */
-export type Loudness = 'act' | 'blind' | 'know' | 'quiet' | 'rest';
+/** How loud a verdict is: to act at once, a hand that is due, to know, or quiet. */
+export type Loudness = 'act' | 'blind' | 'hand' | 'know' | 'quiet' | 'rest';
 
 export function loudness(call: StartView['verdict']['call']): Loudness {
   switch (call) {
@@ -30,6 +31,8 @@ export function loudness(call: StartView['verdict']['call']): Loudness {
       return 'act';
     case 'BLIND':
       return 'blind';
+    case 'HAND_DUE':
+      return 'hand';
     case 'AFTER_CUT':
     case 'ADVISE':
       return 'know';

@@ -29,7 +29,7 @@ final class StartOfEngine {
     }
 
     StartOfEngine wrong(String what) {
-        controls().getByRole(AriaRole.COMBOBOX).selectOption(what);
+        controls().getByLabel("What goes wrong at the next start").selectOption(what);
         page.locator("h1").first().focus();
         return this;
     }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -20,6 +21,7 @@ import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.log.Lifecycle;
+import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedLine;
@@ -195,6 +197,12 @@ public class LiveStarts {
                                 tapped.all(departure, profile).stream())
                         .toList())
                 .orElse(List.of());
+    }
+
+    /** The newest reading of every engine that is read, by its number. */
+    Map<Integer, Sample> newest(UUID departureId) {
+        LiveTail tail = live.get(departureId);
+        return tail == null ? Map.of() : tail.newest(clock.steady_ns());
     }
 
     Optional<AttemptTrace> trace(UUID departureId, int engine, int number) {

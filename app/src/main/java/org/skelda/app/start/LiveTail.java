@@ -410,6 +410,18 @@ final class LiveTail {
                 .toList();
     }
 
+    /** The newest reading of every engine that is not silent, by its number. */
+    synchronized Map<Integer, Sample> newest(long steady_ns) {
+        Map<Integer, Sample> newest = new TreeMap<>();
+        for (EngineWatch engine : engines.values()) {
+            if (!isSilent(engine, steady_ns) && !isTapped(engine)) {
+                engine.samplesAfter(engine.newest_us() - 1)
+                        .forEach(sample -> newest.put(engine.subject().number(), sample));
+            }
+        }
+        return newest;
+    }
+
     /** Whether a start is under way that is being read. */
     synchronized boolean isStarting(long steady_ns) {
         return engines.values().stream()

@@ -2,16 +2,26 @@ package org.skelda.app.start;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.app.bleed.AirOfDeparture;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
+import org.skelda.core.attempt.AttemptSummary;
+import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.bleed.AirView;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.start.BeforeStart;
+import org.skelda.core.start.Parameter;
+import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -28,6 +38,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/departures/{id}/starts")
 class StartController {
     private static final double US_PER_MS = 1000;
+    private static final double NANOS_PER_SECOND = 1e9;
+    private static final double STANDARD_degC = 15;
+    private static final double FROM_BEHIND_deg = 180;
 
     private final Departures departures;
     private final LiveStarts starts;
@@ -59,10 +72,16 @@ class StartController {
     }
 
     /**
-     * @param expected of the next start, today
+     * @param expected of the next start, or of the one that has just ended
      * @param starts of this engine that it is expected by, the newest last
+     * @param compared what came of the start that has just ended against it; empty before
+     * @param air how the air for its starter stands; null on current, or when the type tells nothing of it
      */
-    record Expectation(BeforeStart.Expected expected, List<BeforeStart.Past> starts) {}
+    record Expectation(
+            BeforeStart.Expected expected,
+            List<BeforeStart.Past> starts,
+            List<BeforeStart.Comparison> compared,
+            @Nullable AirView air) {}
 
     @GetMapping("/{engine}/expected")
     Expectation expected(@PathVariable UUID id, @PathVariable int engine, @AuthenticationPrincipal SignedIn person) {
@@ -73,17 +92,55 @@ class StartController {
         var lines = StartHistory.today(departure, engine);
         Double oat = StartHistory.reading(departure, lines.oat());
         Double tailWind = StartHistory.reading(departure, lines.tailWind());
-        List<BeforeStart.Past> past =
-                history.last(person.operatorId(), departure.opening().tail(), engine);
+        List<StartRecord> attempts = departure.starts(engine);
+        StartRecord ended = attempts.stream()
+                .filter(start -> start.summary() != null)
+                .reduce((_, newest) -> newest)
+                .orElse(null);
+        Map<Integer, Sample> read = starts.newest(id);
+        Double typed = StartHistory.reading(departure, lines.supply());
+        Double shown = attempts.isEmpty() ? reading(read.get(engine), profile.supplyParameter()) : null;
+        Double supply = shown == null ? typed : shown;
+        Map<Integer, Double> fans = new HashMap<>();
+        departure.progress().idling().forEach(running -> {
+            Double fan = reading(read.get(running), Parameter.FAN);
+            fans.put(running, fan == null ? 0 : fan);
+        });
+        List<BeforeStart.Past> past = history.last(
+                person.operatorId(),
+                departure.opening().tail(),
+                engine,
+                id,
+                ended == null ? Integer.MAX_VALUE : ended.number());
         BeforeStart.Today today = new BeforeStart.Today(
-                oat == null ? 15 : oat,
+                oat == null ? STANDARD_degC : oat,
                 departure.opening().elevation_ft(),
-                StartHistory.reading(departure, lines.supply()),
-                180,
+                supply,
+                FROM_BEHIND_deg,
                 tailWind == null ? 0 : Math.max(0, tailWind),
                 0,
                 false);
-        return new Expectation(BeforeStart.expected(profile, today, past), past);
+        BeforeStart.Expected expected = BeforeStart.expected(profile, today, past);
+        return new Expectation(
+                expected,
+                past,
+                ended == null ? List.of() : BeforeStart.compare(expected, got(ended)),
+                AirOfDeparture.view(departure, profile, engine, fans, oat, supply)
+                        .orElse(null));
+    }
+
+    private static @Nullable Double reading(@Nullable Sample sample, Parameter parameter) {
+        return sample == null || Double.isNaN(sample.of(parameter)) ? null : (Double) sample.of(parameter);
+    }
+
+    private static BeforeStart.Got got(StartRecord ended) {
+        AttemptSummary summary = Objects.requireNonNull(ended.summary());
+        return new BeforeStart.Got(
+                summary.dip_v(), seconds(summary.timeToLightOff()), summary.peak_c(), seconds(summary.timeToIdle()));
+    }
+
+    private static @Nullable Double seconds(@Nullable Duration time) {
+        return time == null ? null : (Double) (time.toNanos() / NANOS_PER_SECOND);
     }
 
     /** The readings of an attempt that has ended, as a trace. */

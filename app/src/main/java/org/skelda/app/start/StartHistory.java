@@ -27,6 +27,7 @@ class StartHistory {
     private static final double NANOS_PER_SECOND = 1e9;
     private static final int LAST = 10;
     private static final int LISTED = 200;
+    private static final UUID NO_DEPARTURE = new UUID(0, 0);
 
     private final JdbcClient database;
 
@@ -131,12 +132,23 @@ class StartHistory {
 
     /** The last ten good starts of an engine, the newest last. */
     List<BeforeStart.Past> last(String operatorId, String tail, int engine) {
+        return last(operatorId, tail, engine, NO_DEPARTURE, Integer.MAX_VALUE);
+    }
+
+    /**
+     * The same, as it was before an attempt.
+     *
+     * @param departureId whose attempts from a number on are left out
+     * @param before that number
+     */
+    List<BeforeStart.Past> last(String operatorId, String tail, int engine, UUID departureId, int before) {
         return database.sql("select oat_c, elevation_ft, supply, dip_v, motoring_pct, time_to_light_s, peak_c, "
                         + "time_to_idle_s from start_attempt "
-                        + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' order "
-                        + "by started_at desc limit "
+                        + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' "
+                        + "and coalesce(departure_id <> ? or number < ?, true) "
+                        + "order by started_at desc limit "
                         + LAST)
-                .params(operatorId, tail, Subject.engine(engine).toString())
+                .params(operatorId, tail, Subject.engine(engine).toString(), departureId, before)
                 .query((row, _) -> new BeforeStart.Past(
                         or(row, 1, 15),
                         row.getDouble(2),

@@ -16,6 +16,10 @@ import org.skelda.core.start.StartProfile;
  * @param electric whether the starter is electric; else it is turned by air
  * @param ignitionSwitch whether ignition has a switch of its own
  * @param automatic whether a start computer opens and cuts the fuel
+ * @param crossBleed whether a valve joins its ducts
+ * @param canBeHeld whether its start selector can be held by hand
+ * @param secondStage what the second stage of a fuel lever does: high idle; null where thrust is raised for a
+ *     cross-bleed
  * @param wrong what comes first when anything is wrong
  * @param secondMeans of stopping the fuel
  */
@@ -25,6 +29,9 @@ public record StartSheet(
         boolean electric,
         boolean ignitionSwitch,
         boolean automatic,
+        boolean crossBleed,
+        boolean canBeHeld,
+        @Nullable String secondStage,
         String wrong,
         String secondMeans) {
     private static final double ROOM = 1.12;
@@ -77,7 +84,7 @@ public record StartSheet(
                         Kind.MINIMUM))));
         int within = (int) profile.idle().within().toSeconds();
         String lever = profile.drive().automatic()
-                ? "fuel lever OFF first, whatever the start computer does, then the starter"
+                ? "engine master OFF first, whatever the start computer does; it lets the starter go as well"
                 : "fuel lever OFF first, then the starter";
         return new StartSheet(
                 lanes,
@@ -85,6 +92,12 @@ public record StartSheet(
                 !air,
                 profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER,
                 profile.drive().automatic(),
+                profile.supply().air() != null
+                        && !profile.supply().air().valves().isEmpty(),
+                profile.starter().canBeHeld(),
+                profile.idle().high_pct() == null
+                        ? null
+                        : text("high idle, %.0f %%", profile.idle().high_pct()),
                 "Wrong in any way: " + lever + ".",
                 profile.remedy().secondMeans());
     }

@@ -144,11 +144,12 @@ public final class Ladder {
         String window = automatic
                 ? text("at %.0f %%, by the start computer", profile.fuel().minimum_pct())
                 : text(
-                        "never under %.0f %%, at %.0f °C or less",
-                        profile.fuel().minimum_pct(), profile.fuel().hottestBefore_c());
+                        "never under %s %%, at %.0f °C or less",
+                        Words.shortest(profile.fuel().minimum_pct()),
+                        profile.fuel().hottestBefore_c());
         String words = automatic
                 ? "Fuel on"
-                : text("Fuel on at %.0f %%", profile.fuel().preferred_pct());
+                : text("Fuel on at %s %%", Words.shortest(profile.fuel().preferred_pct()));
         rung(Milestone.FUEL_ON, words, gate == null ? window : gate.words(), null);
     }
 

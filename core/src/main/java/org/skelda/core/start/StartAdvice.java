@@ -157,6 +157,10 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
     }
 
     private static Verdict running(Moment m) {
+        Verdict hand = handDue(m);
+        if (hand != null) {
+            return hand;
+        }
         List<String> advice = m.newest() == null
                 ? List.of()
                 : m.newest().findings().stream()
@@ -170,6 +174,27 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
                 m.engine() + well,
                 advice,
                 m.sight().unwatched(),
+                m.sight().next());
+    }
+
+    /** A starter that a hand switches off, at its speed; null while it is not due. */
+    private static @Nullable Verdict handDue(Moment m) {
+        StartProfile.Starter starter = m.profile().starter();
+        Double spool = m.now().spool_pct();
+        if (!starter.byHand()
+                || !m.now().starter()
+                || !m.now().fuel()
+                || spool == null
+                || spool < starter.cutOut_pct()) {
+            return null;
+        }
+        return new Verdict(
+                Verdict.Call.HAND_DUE,
+                m.engine() + ": starter OFF",
+                List.of(text(
+                        "%s %.0f %%: off at %.0f %%, it overruns at %.0f %%.",
+                        m.profile().words(Parameter.SPOOL), spool, starter.cutOut_pct(), starter.overrun_pct())),
+                "It stops only the starter; fuel stays on.",
                 m.sight().next());
     }
 

@@ -31,6 +31,8 @@ public record Verdict(
         KEEP_TURNING,
         STOP_STARTER,
         BLIND,
+        /** All is well, and the crew's hand is due: a starter that nothing drops out. */
+        HAND_DUE,
         AFTER_CUT,
         ADVISE,
         ON_TRACK,

@@ -14,4 +14,9 @@ final class Words {
     static String sentence(String words) {
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
+
+    /** A number with a decimal only where it needs one. */
+    static String shortest(double value) {
+        return value == Math.rint(value) ? text("%.0f", value) : text("%.1f", value);
+    }
 }

@@ -1,12 +1,15 @@
 package org.skelda.core.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.start.BeforeStart.Comparison;
 import org.skelda.core.start.BeforeStart.Expected;
+import org.skelda.core.start.BeforeStart.Got;
 import org.skelda.core.start.BeforeStart.Past;
 import org.skelda.core.start.BeforeStart.Today;
 
@@ -27,6 +30,9 @@ class BeforeStartTest {
         Expected expected = BeforeStart.expected(electric, today(15, 25.0, 0, false), List.of());
         assertThat(expected.peak_c()).isNull();
         assertThat(expected.advice()).isEmpty();
+        // 25 V less 900 A through 8 mOhm x 1.09
+        assertThat(expected.dip_v().median()).isCloseTo(25 - 900 * 0.00872, within(1e-9));
+        assertThat(expected.dip_v().because()).isEqualTo("a new battery: 25.0 V less 900 A through 8.7 mOhm at 15 °C");
     }
 
     @Test
@@ -35,7 +41,8 @@ class BeforeStartTest {
                 .mapToObj(i -> past(15, 18, i < 15 ? 2000 : 700 + i))
                 .toList();
         Expected expected = BeforeStart.expected(electric, today(15, 25.0, 0, false), many);
-        assertThat(expected.peak_c()).isEqualTo(new BeforeStart.Range(719.5, 715, 724, 10));
+        assertThat(expected.peak_c())
+                .isEqualTo(new BeforeStart.Range(719.5, 715, 724, 10, "10 starts on days like today"));
     }
 
     @Test
@@ -73,20 +80,50 @@ class BeforeStartTest {
                         "20 kt of tailwind, caution from 12 kt: turn into the wind");
         assertThat(BeforeStart.expected(electric, today(15, 24.1, 0, false), List.of())
                         .advice())
-                .containsExactly("Bus volts 24.1 V are under 24.4 V: charge first or ground power");
+                .containsExactly(
+                        "Bus volts 24.1 V are under 24.4 V: charge first or ground power",
+                        "Expected dip 16.3 V is under the caution of 16.5 V: warm or charge the battery, or ground power");
         assertThat(BeforeStart.expected(electric, today(15, 23.5, 0, false), List.of())
                         .advice())
-                .containsExactly("Bus volts 23.5 V are under 23.8 V: ground power");
+                .containsExactly(
+                        "Bus volts 23.5 V are under 23.8 V: ground power",
+                        "Expected dip 15.7 V is under the caution of 16.5 V: warm or charge the battery, or ground power");
     }
 
     @Test
     void afterwardsExpectedStandsAgainstGot() {
-        AttemptReport got = SimpleStart.of(electric).peak(760).judged();
         Expected expected = BeforeStart.expected(
                 electric, today(15, 25.0, 0, false), List.of(past(15, 18, 700), past(15, 18.2, 720)));
-        assertThat(BeforeStart.compare(expected, got)).anySatisfy(row -> {
-            assertThat(row.what()).isEqualTo("Peak temperature");
-            assertThat(row.outside()).isCloseTo(got.peak().value_c() - 720, within(0.001));
-        });
+        assertThat(BeforeStart.compare(expected, new Got(18.1, 4.3, 760.0, 30.2)))
+                .extracting(Comparison::what, Comparison::says)
+                .containsExactly(
+                        tuple("dip", null),
+                        tuple(
+                                "to light",
+                                "0.8 s later to light than any of the 2 before: igniter, or fuel that comes late?"),
+                        tuple(
+                                "peak",
+                                "40 °C hotter a peak than any of the 2 before: early fuel, wind from behind, supply,"
+                                        + " or a compressor that fouls?"),
+                        tuple("to idle", null));
+        assertThat(BeforeStart.compare(expected, new Got(16.0, 3.0, null, null)))
+                .extracting(Comparison::says)
+                .containsExactly(
+                        "2.0 V deeper a dip than any of the 2 before: charge, cold, or age of the battery?",
+                        "0.5 s sooner to light than any of the 2 before");
+    }
+
+    @Test
+    void whatTheStarterReachesAloneComesFromTodaysSupply() {
+        StartProfile jet = TestProfiles.onAir();
+        Expected good = BeforeStart.expected(jet, new Today(15, 0, 250.0, 180, 0, 0, false), List.of());
+        Expected weak = BeforeStart.expected(jet, new Today(15, 0, 80.0, 180, 0, 0, false), List.of());
+        assertThat(good.alone().spool_pct()).isBetween(28.0, 34.0);
+        assertThat(good.alone().because()).isEqualTo("on 250 kPa at 0 ft and 15 °C");
+        assertThat(weak.alone().spool_pct()).isLessThan(18);
+        assertThat(weak.advice()).anyMatch(line -> line.startsWith("The starter alone reaches"));
+        assertThat(BeforeStart.expected(jet, new Today(15, 0, null, 180, 0, 0, false), List.of())
+                        .alone())
+                .isNull();
     }
 }

@@ -44,6 +44,34 @@ class StartAdviceTest {
                 .toList();
     }
 
+    @Test
+    void aStarterThatAHandSwitchesOffHasItsMoment() {
+        StartMonitor monitor = new StartMonitor(TURBOPROP, 0);
+        int due = 0;
+        for (Sample sample : BadStarts.all()
+                .get(FindingId.STARTER_OVERRUN)
+                .apply(TURBOPROP)
+                .start()
+                .samples()) {
+            monitor.accept(sample);
+            StartAdvice advice = Advised.of("Engine 2", monitor);
+            boolean past = sample.starter() == Switch.ON
+                    && sample.fuel() == Switch.ON
+                    && sample.spool_pct() >= TURBOPROP.starter().cutOut_pct();
+            if (!advice.script().isEmpty()) {
+                break;
+            }
+            assertThat(advice.verdict().call() == Verdict.Call.HAND_DUE).isEqualTo(past);
+            if (past) {
+                due++;
+                assertThat(advice.verdict().sentence()).isEqualTo("Engine 2: starter OFF");
+                assertThat(advice.verdict().reasons().getFirst()).contains("off at 52 %, it overruns at 56 %");
+                assertThat(advice.verdict().note()).contains("fuel stays on");
+            }
+        }
+        assertThat(due).isPositive();
+    }
+
     @ParameterizedTest
     @MethodSource("bad")
     void barLadderAndScriptNameTheSameActAtEverySample(Bad bad) {
