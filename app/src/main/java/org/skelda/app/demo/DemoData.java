@@ -106,7 +106,8 @@ class DemoData implements ApplicationRunner {
         script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
         Map<String, Person> crew = crew(script);
         Instant now = clock.instant();
-        script.tails()
+        script.tails().stream()
+                .filter(tail -> StartProfiles.TYPES.contains(tail.type()))
                 .forEach(tail -> starts.weeksBefore(
                         operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
         if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {

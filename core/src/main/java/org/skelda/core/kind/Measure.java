@@ -45,8 +45,19 @@ public record Measure(
      * @param when null when it always does
      * @param limits that apply then; the rest as the measure's
      * @param fallPer1000ft by how much each limit falls with every 1,000 ft of elevation, in the measure's unit
+     * @param from name of a reading from which the limits count downwards: min and max are how far it drops; null for
+     *     limits of the value itself
      */
-    public record Bound(@Nullable When when, MeasureSpec limits, double fallPer1000ft) {}
+    public record Bound(
+            @Nullable When when,
+            MeasureSpec limits,
+            double fallPer1000ft,
+            @Nullable String from) {
+        /** Of the value itself. */
+        public Bound(@Nullable When when, MeasureSpec limits, double fallPer1000ft) {
+            this(when, limits, fallPer1000ft, null);
+        }
+    }
 
     /** Types the reading. @param value in {@code unit} */
     public record Type(double value, String unit) implements Doing {}
@@ -195,6 +206,8 @@ public record Measure(
                     && bound.fallPer1000ft() != 0
                     && known.value(ELEVATION).isEmpty()) {
                 names.add(ELEVATION);
+            } else if (need instanceof Need.Needed && bound.from() != null && number(known, bound.from()) == null) {
+                names.add(bound.from());
             }
         }
         return names;
@@ -204,8 +217,14 @@ public record Measure(
     public List<MeasureSpec> applying(Known known) {
         List<MeasureSpec> applying = new ArrayList<>();
         for (Bound bound : bounds) {
-            if (bound.when() == null || known.holds(bound.when()) instanceof Need.Needed) {
+            if (bound.when() != null && !(known.holds(bound.when()) instanceof Need.Needed)) {
+                continue;
+            }
+            Double from = bound.from() == null ? null : number(known, bound.from());
+            if (bound.from() == null) {
                 applying.add(bound.limits().lowered(bound.fallPer1000ft() * elevation_ft(known) / THOUSAND));
+            } else if (from != null) {
+                applying.add(bound.limits().downFrom(from, spec));
             }
         }
         if (applying.isEmpty() || spec.hasLimits()) {
@@ -215,7 +234,12 @@ public record Measure(
     }
 
     private static double elevation_ft(Known known) {
-        return known.value(ELEVATION).orElse(null) instanceof Value.Number(double feet) ? feet : 0;
+        Double feet = number(known, ELEVATION);
+        return feet == null ? 0 : feet;
+    }
+
+    private static @Nullable Double number(Known known, String name) {
+        return known.value(name).orElse(null) instanceof Value.Number(double value) ? (Double) value : null;
     }
 
     @Override

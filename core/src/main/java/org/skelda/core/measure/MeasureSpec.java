@@ -155,6 +155,39 @@ public record MeasureSpec(
                         gauge);
     }
 
+    /**
+     * Limits of a drop as limits of what is read after it.
+     *
+     * @param from what was read before, in the unit; a drop of at least {@code min} from it is a value of at most this
+     *     less {@code min}
+     * @param read what is read, with what its instrument can show
+     */
+    public MeasureSpec downFrom(double from, MeasureSpec read) {
+        return new MeasureSpec(
+                quantity,
+                unit,
+                decimals,
+                read.possibleMin,
+                read.possibleMax,
+                read.within(down(max, from)),
+                read.within(down(min, from)),
+                read.within(down(cautionAbove, from)),
+                read.within(down(cautionBelow, from)),
+                source,
+                battery,
+                charge,
+                gauge);
+    }
+
+    private static @Nullable Double down(@Nullable Double drop, double from) {
+        return drop == null ? null : (Double) rounded(from - drop);
+    }
+
+    /** No further than an instrument shows. */
+    private @Nullable Double within(@Nullable Double limit) {
+        return limit == null ? null : (Double) Math.clamp(limit, possibleMin, possibleMax);
+    }
+
     private static @Nullable Double lowered(@Nullable Double limit, double by) {
         return limit == null ? null : (Double) rounded(limit - by);
     }

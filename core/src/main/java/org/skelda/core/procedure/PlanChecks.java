@@ -108,6 +108,15 @@ final class PlanChecks {
                     .forEach(clock -> findings.add(ref + ": there is no clock '" + clock + "'"));
             line.head().gate().forEach(condition -> conditionLeadsSomewhere(ref, condition));
             kindLeadsSomewhere(ref, line);
+            if (line.kind() instanceof Measure measure) {
+                measure.bounds().stream()
+                        .flatMap(bound -> Optional.ofNullable(bound.from()).stream())
+                        .filter(name -> plan.lines().keySet().stream()
+                                .noneMatch(read ->
+                                        isMeasure(read) && Names.reading(read).equals(name)))
+                        .forEach(name -> findings.add(
+                                ref + ": its limit counts from " + name + ", which no measured line reads"));
+            }
             apuExists(ref, line);
             unitsExist(ref, line);
             if (line.kind() instanceof Start start) {

@@ -97,14 +97,16 @@ public final class KindReader {
                                 spec.quantity(),
                                 spec.unit(),
                                 spec.decimals(),
-                                spec.possibleMin(),
+                                // A drop may go either way.
+                                limit.has("from") ? -spec.possibleMax() : spec.possibleMin(),
                                 spec.possibleMax(),
                                 number(limit, "min"),
                                 number(limit, "max"),
                                 number(limit, "cautionBelow"),
                                 number(limit, "cautionAbove"),
                                 text(limit, "source")),
-                        limit.path("fallsPer1000ft").doubleValue(0)))
+                        limit.path("fallsPer1000ft").doubleValue(0),
+                        limit.has("from") ? "reading('" + text(limit, "from") + "')" : null))
                 .toList();
         return new Measure(spec, bounds, optional(node, "outside"));
     }
