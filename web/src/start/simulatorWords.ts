@@ -111,7 +111,7 @@ export function controlsFor(
           'F',
           `Master ${engine}`,
           'The start computer begins: starter, ignition, fuel by its own speeds. It does not watch fan, oil or duct.',
-          'Fuel and ignition off, the starter goes out. It does not turn the engine clear.',
+          'Fuel and ignition off. It does not stop the starter: that turns the engine until it is cool.',
         ),
         control(
           `${own}/starter`,

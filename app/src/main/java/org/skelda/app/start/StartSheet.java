@@ -84,7 +84,7 @@ public record StartSheet(
                         Kind.MINIMUM))));
         int within = (int) profile.idle().within().toSeconds();
         String lever = profile.drive().automatic()
-                ? "engine master OFF first, whatever the start computer does; it lets the starter go as well"
+                ? "engine master OFF, whatever the start computer does; the starter turns it on until it is cool"
                 : "fuel lever OFF first, then the starter";
         return new StartSheet(
                 lanes,

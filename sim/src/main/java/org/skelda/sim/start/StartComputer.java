@@ -60,9 +60,7 @@ final class StartComputer {
      */
     void step(boolean master, Seen seen, double spoolBefore_pct, boolean stops, double dt_s) {
         if (!master) {
-            phase = Phase.OFF;
-            fuel = false;
-            tries = 0;
+            off(seen, dt_s);
             return;
         }
         if (phase == Phase.OFF) {
@@ -73,6 +71,22 @@ final class StartComputer {
             starting(seen, stops, dt_s);
         } else if (phase == Phase.CLEARING) {
             clearing(seen, dt_s);
+        }
+    }
+
+    /** The crew's cut is one like its own: an engine that had fuel is turned on until it is clear. */
+    private void off(Seen seen, double dt_s) {
+        boolean fuelled = fuel;
+        fuel = false;
+        if (phase == Phase.STARTING && fuelled && !starterDone) {
+            phase = Phase.CLEARING;
+        }
+        if (phase == Phase.CLEARING) {
+            tries = profile.remedy().tries();
+            clearing(seen, dt_s);
+        } else {
+            phase = Phase.OFF;
+            tries = 0;
         }
     }
 

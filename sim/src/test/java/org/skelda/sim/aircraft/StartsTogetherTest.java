@@ -211,6 +211,20 @@ class StartsTogetherTest {
     }
 
     @Test
+    void theCrewsCutLeavesTheStarterTurningUntilItIsCool() {
+        Flown flown = new Flown("TEISTA-B2", 1, Surroundings.standard());
+        flown.fly(22, (_, _) -> ON.withFuel(true));
+        assertThat(flown.aircraft.engine(1).isLit()).isTrue();
+        flown.fly(2, (_, _) -> ON);
+        assertThat(flown.samples.get(1).getLast().fuel()).isEqualTo(org.skelda.core.start.Switch.OFF);
+        assertThat(flown.samples.get(1).getLast().starter()).isEqualTo(org.skelda.core.start.Switch.ON);
+        flown.fly(60, (_, _) -> ON);
+        assertThat(flown.samples.get(1).getLast().starter()).isEqualTo(org.skelda.core.start.Switch.OFF);
+        assertThat(flown.aircraft.engine(1).temperature_c())
+                .isLessThan(flown.profile.fuel().hottestBefore_c() + 60);
+    }
+
+    @Test
     void theComputerTurnsAnUnlitEngineClearAndLetsTheStarterGo() {
         Flown flown = new Flown("HAVERN-2A", 1, Surroundings.standard());
         flown.aircraft.goesWrong(List.of(Fault.of(Failure.NO_LIGHT_OFF)));
