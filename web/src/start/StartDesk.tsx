@@ -54,7 +54,8 @@ export function StartDesk({
     state.sheet !== null &&
     (engine?.view.taps !== undefined || (line.view.state === 'OPEN' && !live && (!lost || telling)));
   const script = engine && engine.view.script.length > 0;
-  const together = bars.filter((one) => one.view.running || one.view.script.length > 0);
+  // Beside an engine that starts, the line's own stays in view, whatever has come of it.
+  const together = bars.filter((one) => one.view.running || one.view.engine === number);
   const pair = !told && state.sheet !== null && together.length > 1;
   return (
     <article className={styles.desk} data-testid="line-card" data-kind="START" data-state={line.view.state}>
@@ -70,10 +71,12 @@ export function StartDesk({
           link={state.link}
         />
       ))}
-      {(!engine || !engine.view.running) && !script && line.view.state === 'OPEN' && !engine?.view.outcome && (
+      {(!engine || !engine.view.running) && !pair && !script && line.view.state === 'OPEN' && !engine?.view.outcome && (
         <ExpectedStrip engine={number} hardToSee={line.text.hardToSee} />
       )}
-      {engine && !engine.view.running && engine.view.outcome && !script && <Outcome engine={number} live={engine} />}
+      {engine && !pair && !engine.view.running && engine.view.outcome && !script && (
+        <Outcome engine={number} live={engine} />
+      )}
       {told && (
         <TapDesk
           key={number}

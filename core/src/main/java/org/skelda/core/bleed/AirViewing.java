@@ -228,7 +228,8 @@ public final class AirViewing {
         if (!strong) {
             for (AirNow.CrossBleed cross : now.crossBleed(duct, least_kpa)) {
                 notes.add(text(
-                        "Cross-bleed: engine %d at %.0f %% N1 or more, other air sources OFF, and the area behind it clear.",
+                        "Cross-bleed: engine %d at %.0f %% N1 or more, other air sources OFF,"
+                                + " and the area behind it clear.",
                         cross.source().engine(), Math.ceil(cross.fan_pct())));
             }
         }

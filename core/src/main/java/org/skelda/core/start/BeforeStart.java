@@ -278,30 +278,43 @@ public final class BeforeStart {
 
     /** What is compared, how a difference is said, and what it could come from. */
     private enum Compared {
-        DIP("dip", "V", 1, "deeper a dip", "higher a dip", "", "charge, cold, or age of the battery?"),
-        LIGHT("to light", "s", 1, "sooner to light", "later to light", "igniter, or fuel that comes late?", ""),
+        DIP("dip", "V", 1, 0.4, "deeper a dip", "higher a dip", "", "charge, cold, or age of the battery?"),
+        LIGHT("to light", "s", 1, 0.4, "sooner to light", "later to light", "igniter, or fuel that comes late?", ""),
         PEAK(
                 "peak",
                 "°C",
                 0,
+                15,
                 "cooler a peak",
                 "hotter a peak",
                 "early fuel, wind from behind, supply, or a compressor that fouls?",
                 ""),
-        IDLE("to idle", "s", 0, "sooner at idle", "later at idle", "supply, drag, or fuel control?", "");
+        IDLE("to idle", "s", 0, 3, "sooner at idle", "later at idle", "supply, drag, or fuel control?", "");
 
         private final String what;
         private final String unit;
         private final int decimals;
+        /** What lies outside by less is no difference that anybody would look into. */
+        private final double worthSaying;
+
         private final String less;
         private final String more;
         private final String ifMore;
         private final String ifLess;
 
-        Compared(String what, String unit, int decimals, String less, String more, String ifMore, String ifLess) {
+        Compared(
+                String what,
+                String unit,
+                int decimals,
+                double worthSaying,
+                String less,
+                String more,
+                String ifMore,
+                String ifLess) {
             this.what = what;
             this.unit = unit;
             this.decimals = decimals;
+            this.worthSaying = worthSaying;
             this.less = less;
             this.more = more;
             this.ifMore = ifMore;
@@ -319,7 +332,7 @@ public final class BeforeStart {
     private static @Nullable String differs(Compared what, Range range, double got) {
         boolean more = got > range.highest();
         double outside = range.outside(got);
-        if (outside < Math.pow(10, -what.decimals) / 2) {
+        if (outside < what.worthSaying) {
             return null;
         }
         String cause = more ? what.ifMore : what.ifLess;

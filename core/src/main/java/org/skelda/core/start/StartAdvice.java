@@ -161,6 +161,19 @@ public record StartAdvice(Verdict verdict, List<Ladder.Rung> ladder, List<Script
         if (hand != null) {
             return hand;
         }
+        AttemptReport newest = m.newest();
+        if (newest != null
+                && !m.sight().tapped()
+                && !m.now().starter()
+                && !m.now().fuel()
+                && !newest.milestones().containsKey(Milestone.FUEL_ON)) {
+            return new Verdict(
+                    Verdict.Call.ADVISE,
+                    m.engine() + ": starter off, it runs down",
+                    List.of("No fuel came. If no hand switched it off, look for its air or its current."),
+                    m.sight().unwatched(),
+                    null);
+        }
         List<String> advice = m.newest() == null
                 ? List.of()
                 : m.newest().findings().stream()

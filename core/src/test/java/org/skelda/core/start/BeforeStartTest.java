@@ -82,12 +82,14 @@ class BeforeStartTest {
                         .advice())
                 .containsExactly(
                         "Bus volts 24.1 V are under 24.4 V: charge first or ground power",
-                        "Expected dip 16.3 V is under the caution of 16.5 V: warm or charge the battery, or ground power");
+                        "Expected dip 16.3 V is under the caution of 16.5 V: warm or charge the battery,"
+                                + " or ground power");
         assertThat(BeforeStart.expected(electric, today(15, 23.5, 0, false), List.of())
                         .advice())
                 .containsExactly(
                         "Bus volts 23.5 V are under 23.8 V: ground power",
-                        "Expected dip 15.7 V is under the caution of 16.5 V: warm or charge the battery, or ground power");
+                        "Expected dip 15.7 V is under the caution of 16.5 V: warm or charge the battery,"
+                                + " or ground power");
     }
 
     @Test
