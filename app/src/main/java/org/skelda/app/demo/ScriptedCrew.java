@@ -172,7 +172,10 @@ final class ScriptedCrew {
                                 ref.toString(), choice.branches().getFirst().id()));
             case Communication said
             when !said.values().isEmpty() ->
-                new Communication.Hear(script.heard().getOrDefault(ref.toString(), Map.of()));
+                new Communication.Hear(script.heard()
+                        .getOrDefault(
+                                ref + " " + state.opening().tail(),
+                                script.heard().getOrDefault(ref.toString(), Map.of())));
             default -> new Doing.Answer(line.head().marks().agree(), null);
         };
     }
