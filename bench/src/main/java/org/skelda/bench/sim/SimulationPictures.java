@@ -34,6 +34,9 @@ import org.skelda.sim.start.SimulatedEngine;
 public final class SimulationPictures {
     private static final double LASTS_s = 70;
     private static final double WEAKEST = 0.3;
+    /** The physics is the same for all: one type on air and one on current show what leans which way. */
+    private static final List<String> EFFECTS_OF = List.of("HAVERN-2M", "LOMVI-T1");
+
     private static final Color[] COLOURS = {
         Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)
     };
@@ -50,7 +53,9 @@ public final class SimulationPictures {
         for (String type : StartProfiles.TYPES) {
             StartProfile profile = StartProfiles.of(type);
             pictures.normal(profile);
-            pictures.against(profile);
+            if (EFFECTS_OF.contains(type)) {
+                pictures.against(profile);
+            }
             speed(profile);
         }
     }

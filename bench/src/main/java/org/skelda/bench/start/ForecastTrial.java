@@ -34,6 +34,7 @@ public final class ForecastTrial {
         Calling calling = new Calling(3, 0.2, 4.0, 2.0);
         Map<String, Supplier<TemperatureForecast>> methods = new LinkedHashMap<>();
         methods.put("chosen", Forecasts::chosen);
+        methods.put("approach alone", Forecasts::curveAlone);
         methods.put(
                 "approach, unguarded", () -> new TemperatureForecast(new OtherMethods.UnguardedApproach(), calling));
         methods.put("straight line", () -> new TemperatureForecast(new OtherMethods.StraightLine(), calling));

@@ -6,6 +6,15 @@ public final class Forecasts {
 
     /** A fresh forecast for one attempt. */
     public static TemperatureForecast chosen() {
+        return new TemperatureForecast(
+                new ExponentialApproach(),
+                new TemperatureForecast.Calling(3, 0.2, 4.0, 2.0),
+                new CreepingHeat(),
+                new LeapingHeat());
+    }
+
+    /** What was chosen before, for the comparison: the curve alone. */
+    public static TemperatureForecast curveAlone() {
         return new TemperatureForecast(new ExponentialApproach(), new TemperatureForecast.Calling(3, 0.2, 4.0, 2.0));
     }
 

@@ -25,7 +25,8 @@ final class HotPredicted implements Rule.AtSample, Rule.AtMilestone {
         if (a.readings().of(Parameter.TEMPERATURE).last_us() != a.now_us() || !a.isReached(Milestone.FUEL_ON)) {
             return;
         }
-        forecast.read(a.now_us(), temperature);
+        double toCutOut_pct = a.starter() ? a.profile().starter().cutOut_pct() - a.value(Parameter.SPOOL) : Double.NaN;
+        forecast.read(a.now_us(), temperature, toCutOut_pct);
         if (!a.switches().fuel()
                 || !a.isReached(Milestone.LIGHT_OFF)
                 || !a.mayRaise(FindingId.HOT_PREDICTED, a.profile().guardedCut())

@@ -23,6 +23,8 @@ public final class TemperatureForecast {
 
     private final Extrapolation curve;
     private final Calling calling;
+    private final @Nullable CreepingHeat creep;
+    private final @Nullable LeapingHeat leap;
     private long lit_us = Signal.NEVER;
     private long last_us = Signal.NEVER;
     private final long[] recent_us = new long[READINGS_FOR_RATE];
@@ -48,34 +50,70 @@ public final class TemperatureForecast {
         NOT_FORECAST
     }
 
+    /** By its curve alone. */
     public TemperatureForecast(Extrapolation curve, Calling calling) {
+        this(curve, calling, null, null);
+    }
+
+    /**
+     * @param creep what tells a slow climb before the curve does; @param leap what tells a leap before it does; both
+     *     null for the curve alone
+     */
+    TemperatureForecast(
+            Extrapolation curve, Calling calling, @Nullable CreepingHeat creep, @Nullable LeapingHeat leap) {
         this.curve = curve;
         this.calling = calling;
+        this.creep = creep;
+        this.leap = leap;
     }
 
     /** The engine has lit at the reading that follows. */
     public void lit(long at_us) {
         lit_us = at_us;
-        curve.restart();
-        readings = 0;
+        restart();
+        if (leap != null) {
+            leap.restart();
+        }
     }
 
-    /** A reading. @param at_us when; @param temperature_c degC */
-    public void read(long at_us, double temperature_c) {
+    private void restart() {
+        curve.restart();
+        if (creep != null) {
+            creep.restart();
+        }
+    }
+
+    /**
+     * A reading.
+     *
+     * @param at_us when; @param temperature_c degC
+     * @param toCutOut_pct start spool that is still to come until the starter goes out; NaN once it is out, or unread
+     */
+    public void read(long at_us, double temperature_c, double toCutOut_pct) {
         if (last_us != Signal.NEVER && at_us - last_us > Signal.BRIDGED_us) {
-            curve.restart();
+            restart();
             readings = 0;
         }
         last_us = at_us;
         recent_us[readings++ % READINGS_FOR_RATE] = at_us;
         if (lit_us != Signal.NEVER) {
             curve.read(at_us, temperature_c);
+            if (creep != null) {
+                creep.read(at_us, temperature_c, toCutOut_pct);
+            }
+            if (leap != null) {
+                leap.read(at_us, temperature_c);
+            }
         }
     }
 
     /** Whether readings come often enough and long enough to say anything. */
     public boolean isForecasting() {
-        if (lit_us == Signal.NEVER || readings < READINGS_FOR_RATE || !curve.isReady()) {
+        return isReadOften() && curve.isReady();
+    }
+
+    private boolean isReadOften() {
+        if (lit_us == Signal.NEVER || readings < READINGS_FOR_RATE) {
             return false;
         }
         long oldest = recent_us[readings % READINGS_FOR_RATE];
@@ -88,24 +126,29 @@ public final class TemperatureForecast {
      * @param watches the limits, with since when each is beyond
      */
     public Exceeding ofAny(List<DwellWatch> watches) {
-        if (!isForecasting()) {
-            calledReadings = 0;
-            return Exceeding.NOT_FORECAST;
-        }
+        boolean often = isReadOften();
+        boolean ready = often && curve.isReady();
         boolean passes = false;
         for (DwellWatch watch : watches) {
+            if (often && !passes && leaps(watch.limit())) {
+                about = watch.limit();
+                passes = true;
+            }
+            if (!ready) {
+                continue;
+            }
             if (outstays(watch)) {
                 about = watch.limit();
                 return Exceeding.CALLED;
             }
-            if (!passes && passes(watch.limit())) {
+            if (!passes && (passes(watch.limit()) || creeps(watch.limit()))) {
                 about = watch.limit();
                 passes = true;
             }
         }
         if (!passes) {
             calledReadings = 0;
-            return Exceeding.NO;
+            return ready ? Exceeding.NO : Exceeding.NOT_FORECAST;
         }
         return called();
     }
@@ -156,6 +199,15 @@ public final class TemperatureForecast {
 
     private double interval_s() {
         return (last_us - recent_us[readings % READINGS_FOR_RATE]) / US_PER_S / (READINGS_FOR_RATE - 1);
+    }
+
+    private boolean leaps(Limit limit) {
+        return leap != null && limit.allowed().isZero() && leap.passes(limit.value());
+    }
+
+    /** A slow climb is told of limits that allow no time; what stays above one that does is told by its time. */
+    private boolean creeps(Limit limit) {
+        return creep != null && limit.allowed().isZero() && creep.passes(limit.value());
     }
 
     /** The curve passes the limit soon enough to be beyond it for longer than allowed. */

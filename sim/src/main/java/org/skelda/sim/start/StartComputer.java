@@ -17,6 +17,7 @@ final class StartComputer {
     private static final double FLOW_WATCHED_s = 3;
     private static final double HUNG_UNDER_IDLE_pct = 4;
     private static final double RATE_OVER_s = 1;
+    private static final double HUNG_SURE_AFTER_s = 2;
     private static final double REACTS_AFTER_s = 0.6;
     private static final double COOLER_BY_degC = 5;
 
@@ -137,7 +138,7 @@ final class StartComputer {
         return dark
                 || hot
                 || highFor_s >= FLOW_HIGH_FOR_s
-                || slowFor_s >= profile.hung().time().toMillis() / 1000.0;
+                || slowFor_s >= profile.hung().time().toMillis() / 1000.0 + HUNG_SURE_AFTER_s;
     }
 
     private void clearing(Seen seen, double dt_s) {
