@@ -5,8 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
+import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.skelda.core.start.AttemptReport;
@@ -63,14 +63,18 @@ public final class SimulationTrial {
         trial.failures();
     }
 
-    private static Surroundings day(Random lot) {
+    /** One for each start: neighbouring seeds have nothing in common. */
+    private static SplittableRandom lot(int what, int seed, StartProfile profile) {
+        return new SplittableRandom(
+                31L * (1_000_003L * seed + what) + profile.typeId().hashCode());
+    }
+
+    private static Surroundings day(SplittableRandom lot) {
         return new Surroundings(-25 + 63 * lot.nextDouble(), 4900 * lot.nextDouble(), 10 * lot.nextDouble());
     }
 
     private static SimulatedStart byLot(StartProfile profile, int seed) {
-        return SimulatedStart.of(profile)
-                .in(day(new Random(7919L * seed + profile.typeId().hashCode())))
-                .seed(seed);
+        return SimulatedStart.of(profile).in(day(lot(1, seed, profile))).seed(seed);
     }
 
     private static AttemptReport judged(SimulatedStart start) {
@@ -236,7 +240,7 @@ public final class SimulationTrial {
     }
 
     private static Trial trial(StartProfile profile, int seed) {
-        Random lot = new Random(31L * seed + profile.typeId().hashCode());
+        SplittableRandom lot = lot(2, seed, profile);
         List<Failure> could = COMES_TO.keySet().stream()
                 .filter(failure -> canHave(profile, failure))
                 .sorted()
@@ -271,7 +275,7 @@ public final class SimulationTrial {
         List<AttemptReport> reports = IntStream.range(0, failing)
                 .parallel()
                 .mapToObj(seed -> {
-                    Random lot = new Random(17L * seed + profile.typeId().hashCode());
+                    SplittableRandom lot = lot(3, seed, profile);
                     double bad = LEAST_BAD + (1 - LEAST_BAD) * lot.nextDouble();
                     return judged(byLot(profile, 300_000 + seed).with(List.of(new Fault(Failure.HOT, bad, 0))));
                 })

@@ -159,8 +159,8 @@ public final class SimulatedAircraft {
     /** One step of 20 ms with the controls as they stand. */
     public void step() {
         loseGround();
-        boolean alive = isAlive();
-        for (Engine one : engines) {
+        for (int i = 0; i < engines.size(); i++) {
+            Engine one = engines.get(i);
             boolean pressed = one.controls.starter() || profile.drive().automatic() && one.controls.fuel();
             if (pressed && (!one.pressed || one.pressedAgain) && !one.engine.isFuelled() && !one.engine.isLit()) {
                 one.engine.take(wrong);
@@ -169,7 +169,7 @@ public final class SimulatedAircraft {
             // A starter that dropped out at its speed is let go for a moment before it is pressed again.
             EngineControls now = one.pressedAgain ? one.controls.withStarter(false) : one.controls;
             one.pressedAgain = false;
-            one.engine.decide(now, shared.held(), alive);
+            one.engine.decide(now, shared.held(), isAlive(i + 1));
         }
         if (air != null) {
             onAir(air, DT_s);
@@ -181,11 +181,11 @@ public final class SimulatedAircraft {
     }
 
     /** Whether a starter gets anything at all. */
-    private boolean isAlive() {
+    private boolean isAlive(int engine) {
         if (power != null) {
             return shared.battery() || groundGives() || generators() > 0;
         }
-        return air != null && engines.stream().anyMatch(one -> air.at(engines.indexOf(one) + 1) > ALIVE_kpa);
+        return air != null && air.at(engine) > ALIVE_kpa;
     }
 
     private void onAir(SimulatedAir ducts, double dt_s) {
@@ -197,7 +197,9 @@ public final class SimulatedAircraft {
                 worst(Failure.WEAK_AIR));
         for (int i = 0; i < engines.size(); i++) {
             SimulatedEngine engine = engines.get(i).engine;
-            setting.engine(i + 1, engine.isRunning() ? engine.fan() : Double.NaN, engine.starterTurns());
+            // Its own bleed stays shut while its starter is engaged.
+            boolean gives = engine.isRunning() && Double.isNaN(engine.starterTurns());
+            setting.engine(i + 1, gives ? engine.fan() : Double.NaN, engine.starterTurns());
         }
         ducts.step(setting, dt_s);
         double needed = profile.supply().crankingAt(0, surroundings.elevation_ft());

@@ -38,6 +38,7 @@ public final class SimulatedEngine {
     private static final double SILENT_s = 12;
     private static final double TREMBLES_degC = 14;
     private static final double NOZZLES_OPEN_OVER = 0.02;
+    private static final double NOZZLES_STAY_FOR = 0.05;
     private static final double NOZZLES_SETTLE_OVER = 0.2;
 
     private final StartProfile profile;
@@ -191,7 +192,10 @@ public final class SimulatedEngine {
             double over = n - second.from_pct() / profile.idle().speed_pct();
             double open = Math.clamp(over / NOZZLES_OPEN_OVER, 0, 1);
             // The control takes back what they add as the spool gains.
-            accelerating += second.adds_kgph() / light_kgph * open * Math.clamp(1 - over / NOZZLES_SETTLE_OVER, 0, 1);
+            accelerating += second.adds_kgph()
+                    / light_kgph
+                    * open
+                    * Math.clamp(1 - (over - NOZZLES_STAY_FOR) / NOZZLES_SETTLE_OVER, 0, 1);
         }
         double near = Math.clamp((set - n) / AHEAD_OF_IDLE, 0, 1);
         double wanted = n > set ? held * Math.max(0.3, 1 - DROOP * (n - set)) : held + (accelerating - held) * near;
