@@ -3,6 +3,7 @@ package org.skelda.core.bleed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -122,7 +123,7 @@ public final class AirNow {
     List<Pack> packs(Duct duct, @Nullable Boolean on) {
         Set<String> joined = network.joined(duct.id(), open(true));
         return network.packs().stream()
-                .filter(pack -> joined.contains(pack.duct()) && java.util.Objects.equals(takes(pack), on))
+                .filter(pack -> joined.contains(pack.duct()) && Objects.equals(takes(pack), on))
                 .toList();
     }
 
@@ -168,8 +169,10 @@ public final class AirNow {
         return closed;
     }
 
-    /** Running engines whose air could be turned to this starter, with the fan speed that is needed for a pressure. */
-    List<CrossBleed> crossBleed(Duct duct, double least_kpa) {
+    /**
+     * Other engines that run, whose air could be turned to a starter, with the fan speed for a pressure (kPa gauge).
+     */
+    List<CrossBleed> crossBleed(int engine, double least_kpa) {
         Double oat_c = day.oat_c();
         if (oat_c == null) {
             return List.of();
@@ -177,7 +180,7 @@ public final class AirNow {
         return network.sources().stream()
                 .filter(one -> one.kind() == Kind.ENGINE
                         && fans.containsKey(one.engine())
-                        && !duct.starters().equals(Set.of(java.util.Objects.requireNonNull(one.engine()))))
+                        && !Objects.equals(one.engine(), engine))
                 .map(one -> new CrossBleed(one, one.delivers().fanFor(least_kpa, oat_c, day.elevation_ft())))
                 .filter(one -> Double.isFinite(one.fan_pct()))
                 .toList();

@@ -226,7 +226,7 @@ public final class AirViewing {
         }
         boolean strong = from.stream().anyMatch(one -> one.kind() != Kind.ENGINE);
         if (!strong) {
-            for (AirNow.CrossBleed cross : now.crossBleed(duct, least_kpa)) {
+            for (AirNow.CrossBleed cross : now.crossBleed(engine, least_kpa)) {
                 notes.add(text(
                         "Cross-bleed: engine %d at %.0f %% N1 or more, other air sources OFF,"
                                 + " and the area behind it clear.",

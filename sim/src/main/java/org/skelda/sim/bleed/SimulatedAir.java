@@ -1,6 +1,5 @@
 package org.skelda.sim.bleed;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import org.skelda.core.bleed.AirNetwork;
@@ -141,10 +140,5 @@ public final class SimulatedAir {
     /** Pressure at the starter valve of an engine, kPa gauge; 0 for one that starts without air. */
     public double at(int engine) {
         return ductOf[engine] < 0 ? 0 : duct_kpa[ductOf[engine]];
-    }
-
-    /** Whether anything is in the ducts. */
-    public boolean isEmpty() {
-        return Arrays.stream(duct_kpa).allMatch(kpa -> kpa < 1e-6);
     }
 }
