@@ -84,7 +84,7 @@ public record StartSheet(
                         Kind.MINIMUM))));
         int within = (int) profile.idle().within().toSeconds();
         String lever = profile.drive().automatic()
-                ? "engine master OFF, whatever the start computer does; the starter turns it on until it is cool"
+                ? "engine master OFF, whatever the start computer does; the starter keeps turning it until it is cool"
                 : "fuel lever OFF first, then the starter";
         return new StartSheet(
                 lanes,
