@@ -2,11 +2,13 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { answered, api, ProblemError, type Problem } from '../api/client';
+import { answered, api, newId, NoLinkError, ProblemError, type Problem, type Schemas } from '../api/client';
 import { serverClock } from '../live/useServerNow';
 import styles from './TodayPage.module.css';
 
 const MINUTE_MS = 60_000;
+const RETRY_MS = 1000;
+const TRIES = 4;
 
 /** What is wrong, field by field. */
 function said(problem: Problem): string {
@@ -23,6 +25,7 @@ export function OpeningForm() {
     queryKey: ['openings'],
     queryFn: () => answered(api.GET('/api/openings')),
     staleTime: Number.POSITIVE_INFINITY,
+    refetchInterval: (query) => (query.state.error instanceof NoLinkError ? 2 * RETRY_MS : false),
   });
   const [kind, setKind] = useState<'REHEARSAL' | 'LINE'>('REHEARSAL');
   const [tail, setTail] = useState('');
@@ -36,25 +39,24 @@ export function OpeningForm() {
   const leaves = from || (fields[0] ?? '');
   const arrives = to || (fields.find((field) => field !== leaves) ?? '');
   const open = useMutation({
-    mutationFn: () =>
-      answered(
-        api.POST('/api/openings', {
-          body: {
-            kind,
-            tail: tail || (tails[0] ?? ''),
-            flight,
-            from: leaves,
-            to: arrives,
-            stand,
-            offBlock: new Date(serverClock.now() + Number(minutes) * MINUTE_MS).toISOString(),
-          },
-        }),
-      ),
+    mutationFn: (body: Schemas['OpeningRequest']) => answered(api.POST('/api/openings', { body })),
+    // Under its own id the same request opens nothing twice, however often it is sent.
+    retry: (failures, failure) => failure instanceof NoLinkError && failures < TRIES,
+    retryDelay: RETRY_MS,
     onSuccess: (opened) => void navigate(`/departures/${opened.id}`),
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    open.mutate();
+    open.mutate({
+      id: newId(),
+      kind,
+      tail: tail || (tails[0] ?? ''),
+      flight,
+      from: leaves,
+      to: arrives,
+      stand,
+      offBlock: new Date(serverClock.now() + Number(minutes) * MINUTE_MS).toISOString(),
+    });
   };
   if (tails.length === 0) return null;
   return (
@@ -109,6 +111,11 @@ export function OpeningForm() {
       <Button type="submit" variant="filled" loading={open.isPending}>
         Open
       </Button>
+      {open.isPending && open.failureCount > 0 && (
+        <p role="status" className="small">
+          The server did not answer in time. It is asked again; nothing is opened twice.
+        </p>
+      )}
       {open.error && (
         <p role="alert" className={styles.wrong}>
           {open.error instanceof ProblemError

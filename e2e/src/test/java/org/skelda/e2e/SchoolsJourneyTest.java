@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 
 /** The standards office chooses another school: the next departure works by it, the open one by the former. */
@@ -54,6 +55,7 @@ class SchoolsJourneyTest extends SharedServer {
     private static DeskOfDeparture openedAnew() {
         CrewMember pilot = CrewMember.signIn(browsers, server, "Eir Strand");
         Page page = pilot.page();
+        theFirstAnswerIsLost(page);
         page.getByLabel("As").selectOption("LINE");
         page.getByLabel("Aircraft").selectOption("QX-PIL");
         page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Flight"))
@@ -66,6 +68,19 @@ class SchoolsJourneyTest extends SharedServer {
         desk.text("Left seat").waitFor();
         desk.takeSeat("Left", "flying");
         return desk;
+    }
+
+    /** The departure is opened, its page does not hear of it and asks again under the same id. */
+    private static void theFirstAnswerIsLost(Page page) {
+        AtomicBoolean lost = new AtomicBoolean();
+        page.route("**/api/openings", route -> {
+            if ("POST".equals(route.request().method()) && lost.compareAndSet(false, true)) {
+                route.fetch();
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
     }
 
     private static void find(DeskOfDeparture desk, String words) {

@@ -123,6 +123,11 @@ public class Departures {
                 new StoredEvent(id, 1, opening.operatorId(), at, json.writeValueAsString(envelope), null));
     }
 
+    /** What a departure was opened with; empty when there is none of this id, whoever's it is. */
+    public Optional<Opening> opened(UUID departureId) {
+        return store.known(departureId) ? Optional.of(state(departureId).opening()) : Optional.empty();
+    }
+
     /**
      * Decides a command and stores what follows. When this returns, the answer survives the server.
      *

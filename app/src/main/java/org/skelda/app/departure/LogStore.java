@@ -104,6 +104,11 @@ class LogStore {
     }
 
     @Transactional(readOnly = true)
+    public boolean known(UUID departureId) {
+        return entities.find(StoredDeparture.class, departureId) != null;
+    }
+
+    @Transactional(readOnly = true)
     public boolean belongsTo(UUID departureId, String operatorId) {
         return entities.createQuery(
                                 "select count(*) from StoredDeparture where id = :id and operatorId = :operator",

@@ -1,6 +1,5 @@
 package org.skelda.app.departure;
 
-import com.github.f4b6a3.uuid.UuidCreator;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -9,7 +8,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.PlainName;
@@ -39,6 +40,8 @@ class OpeningController {
     private final Packs packs;
     private final Schools schools;
     private final ServerClock clock;
+    /** A request that got no answer is sent again: the second waits for what the first did. */
+    private final ReentrantLock oneAtATime = new ReentrantLock();
 
     OpeningController(Fleet fleet, Departures departures, Packs packs, Schools schools, ServerClock clock) {
         this.fleet = fleet;
@@ -51,8 +54,12 @@ class OpeningController {
     /** @param tails of which departures can be opened; @param fields from and to which */
     record Choices(List<String> tails, List<String> fields) {}
 
-    /** @param offBlock when it should leave its stand, within a day */
+    /**
+     * @param id of the departure, chosen by who asks: the same request sent again opens nothing twice
+     * @param offBlock when it should leave its stand, within a day
+     */
     record OpeningRequest(
+            @NotNull UUID id,
             @NotNull Opening.Kind kind,
             @NotBlank @Size(max = 20) String tail,
             @NotBlank @Size(max = 12) String flight,
@@ -90,32 +97,49 @@ class OpeningController {
         Fleet.Tail tail = fleet.tail(person.operatorId(), request.tail());
         Fleet.Airfield field = fleet.airfield(person.operatorId(), request.from());
         Packs.Current pair = packs.currentFor(person.operatorId(), tail.typeId());
-        UUID id = UuidCreator.getTimeOrderedEpoch();
-        departures.open(
-                new Opening(
-                        id,
-                        request.kind(),
-                        person.operatorId(),
-                        tail.registration(),
-                        tail.typeId(),
-                        PlainName.of(request.flight()),
-                        request.from(),
-                        request.to(),
-                        PlainName.of(request.stand()),
-                        field.latitude_deg(),
-                        field.longitude_deg(),
-                        field.elevation_ft(),
-                        request.offBlock().truncatedTo(ChronoUnit.MINUTES),
-                        pair.typeHash(),
-                        pair.procedureHash(),
-                        tail.modifications(),
-                        schools.of(
-                                person.operatorId(),
-                                tail.registration(),
-                                packs.planFor(person.operatorId(), tail.typeId()))),
-                person.person(),
-                now);
-        return new Opened(id);
+        Opening opening = new Opening(
+                request.id(),
+                request.kind(),
+                person.operatorId(),
+                tail.registration(),
+                tail.typeId(),
+                PlainName.of(request.flight()),
+                request.from(),
+                request.to(),
+                PlainName.of(request.stand()),
+                field.latitude_deg(),
+                field.longitude_deg(),
+                field.elevation_ft(),
+                request.offBlock().truncatedTo(ChronoUnit.MINUTES),
+                pair.typeHash(),
+                pair.procedureHash(),
+                tail.modifications(),
+                schools.of(
+                        person.operatorId(), tail.registration(), packs.planFor(person.operatorId(), tail.typeId())));
+        oneAtATime.lock();
+        try {
+            Optional<Opening> before = departures.opened(request.id());
+            if (before.isEmpty()) {
+                departures.open(opening, person.person(), now);
+            } else if (!isSame(before.get(), opening)) {
+                throw new ProblemException(Problems.commandReused());
+            }
+        } finally {
+            oneAtATime.unlock();
+        }
+        return new Opened(request.id());
+    }
+
+    /** Packs and schools may have changed since it was first asked: what was asked for has not. */
+    private static boolean isSame(Opening before, Opening asked) {
+        return before.kind() == asked.kind()
+                && before.operatorId().equals(asked.operatorId())
+                && before.tail().equals(asked.tail())
+                && before.flight().equals(asked.flight())
+                && before.from().equals(asked.from())
+                && before.to().equals(asked.to())
+                && before.stand().equals(asked.stand())
+                && before.offBlock().equals(asked.offBlock());
     }
 
     private static void check(boolean fits, String field, String words) {

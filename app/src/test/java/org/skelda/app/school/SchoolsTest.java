@@ -78,9 +78,9 @@ class SchoolsTest {
     }
 
     private String open(String account, String tail) throws Exception {
-        String body =
-                "{\"kind\":\"LINE\",\"tail\":\"" + tail + "\",\"flight\":\"901\",\"from\":\"QVAR\",\"to\":\"QSKR\","
-                        + "\"stand\":\"4\",\"offBlock\":\"" + Instant.now().plusSeconds(3600) + "\"}";
+        String body = "{\"id\":\"" + UUID.randomUUID() + "\",\"kind\":\"LINE\",\"tail\":\"" + tail
+                + "\",\"flight\":\"901\",\"from\":\"QVAR\",\"to\":\"QSKR\"," + "\"stand\":\"4\",\"offBlock\":\""
+                + Instant.now().plusSeconds(3600) + "\"}";
         JsonNode opened = JSON.readTree(mvc.perform(post("/api/openings")
                         .with(of(account))
                         .with(csrf())

@@ -105,9 +105,28 @@ class RehearsalTest {
     }
 
     private static String opening(String kind, String tail, String from) {
-        return ("{\"kind\":\"%s\",\"tail\":\"%s\",\"flight\":\"R1\",\"from\":\"%s\",\"to\":\"QSKR\",\"stand\":\"4\","
-                        + "\"offBlock\":\"%s\"}")
-                .formatted(kind, tail, from, Instant.now().plus(1, ChronoUnit.HOURS));
+        return opening(UUID.randomUUID(), kind, tail, from);
+    }
+
+    private static String opening(UUID id, String kind, String tail, String from) {
+        return ("{\"id\":\"%s\",\"kind\":\"%s\",\"tail\":\"%s\",\"flight\":\"R1\",\"from\":\"%s\",\"to\":\"QSKR\","
+                        + "\"stand\":\"4\",\"offBlock\":\"%s\"}")
+                .formatted(id, kind, tail, from, Instant.now().plus(1, ChronoUnit.HOURS));
+    }
+
+    @Test
+    void theSameRequestSentAgainOpensNothingTwiceAndAnotherUnderItsIdIsRefused() throws Exception {
+        UUID id = UUID.randomUUID();
+        String request = opening(id, "REHEARSAL", "QX-LOM", "QVAR");
+        MockHttpServletResponse first = sent("/api/openings", request);
+        MockHttpServletResponse again = sent("/api/openings", request);
+        assertThat(first.getStatus()).isEqualTo(201);
+        assertThat(again.getStatus()).isEqualTo(201);
+        assertThat(again.getContentAsString()).isEqualTo(first.getContentAsString());
+        assertThat(departures.envelopes(id, 0)).hasSize(1);
+        assertThat(sent("/api/openings", request.replace("\"R1\"", "\"R2\"")).getStatus())
+                .isEqualTo(409);
+        assertThat(departures.state(id).opening().flight()).isEqualTo("R1");
     }
 
     @Test
