@@ -210,10 +210,11 @@ function Holding({ until }: { until: number }) {
 
 /** What else the line carries, in words. */
 function marksInWords(line: WorkLine): string | null {
-  const { control, stationary, by, heldUntilAgreed } = line.text.marks;
+  const { control, stationary, notSteering, by, heldUntilAgreed } = line.text.marks;
   const words = [
     control && `${control} cannot be undone: agree on it aloud first.`,
     stationary && 'Only while the aircraft stands.',
+    notSteering && 'While the aircraft moves, by the one who does not steer.',
     by && `The pilot ${by.toLowerCase()} does it.`,
     heldUntilAgreed && 'Held until the other pilot agrees.',
   ].filter(Boolean);

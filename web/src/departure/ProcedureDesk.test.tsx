@@ -38,7 +38,7 @@ function page(): DeskPage {
     kind,
     label: id,
     expects: 'on',
-    marks: { stationary: false, heldUntilAgreed: false, repeatable: kind === 'CAUTION' },
+    marks: { stationary: false, notSteering: false, heldUntilAgreed: false, repeatable: kind === 'CAUTION' },
     detail: {
       splits: false,
       own: kind === 'CAUTION',

@@ -11,7 +11,7 @@ function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
       zone,
       kind: 'CHECK',
       detail: { splits: false, own: false, choices: [], axes: [] },
-      marks: { stationary: false, heldUntilAgreed: false, repeatable: false },
+      marks: { stationary: false, notSteering: false, heldUntilAgreed: false, repeatable: false },
     },
     view: { ref, state },
   } as WorkLine;

@@ -34,12 +34,42 @@ export function ExpectedStrip({ engine, hardToSee }: { engine: number; hardToSee
           <small>No starts of this engine are on record yet.</small>
         </span>
       )}
+      {expected?.lost.map((said) => (
+        <p key={said} className={styles.air}>
+          {said}
+        </p>
+      ))}
+      {expected?.lost.length === 0 && <WhichFirst />}
       {expected?.expected.advice.map((advice) => (
         <p key={advice} className={styles.advice}>
           ! {advice}
         </p>
       ))}
     </section>
+  );
+}
+
+/** Which engine goes first, what speaks for it, and what the other choice would change; folded until it is asked. */
+function WhichFirst() {
+  const { page, state } = useDeparture();
+  const { data } = useQuery({
+    queryKey: ['order', page.id, state.view.seq],
+    queryFn: () => answered(api.GET('/api/departures/{id}/starts/order', { params: { path: { id: page.id } } })),
+    placeholderData: (before) => before,
+  });
+  const order = data?.order;
+  if (!order) return null;
+  return (
+    <details className={styles.order}>
+      <summary>Engine {order.today.engine} first. Why, and what would the other choice change?</summary>
+      <p>{order.today.means.join(' ')}</p>
+      {order.instead.map((other) => (
+        <p key={other.engine}>
+          <b>Engine {other.engine} first instead:</b> {other.means.join(' ')}
+        </p>
+      ))}
+      <small>{order.source}</small>
+    </details>
   );
 }
 

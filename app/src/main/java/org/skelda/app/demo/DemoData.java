@@ -42,6 +42,7 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 class DemoData implements ApplicationRunner {
     private static final List<String> OPERATORS = List.of("vardholm", "skerja");
     private static final Duration A_DAY_LIES_WITHIN = Duration.ofHours(12);
+    private static final String TRIED_ON_ONE_TAIL = "Tried on this tail first";
     private static final Duration JUST_NOW = Duration.ofSeconds(4);
 
     private final Fleet fleet;
@@ -106,6 +107,12 @@ class DemoData implements ApplicationRunner {
         script.tails().forEach(t -> fleet.add(operator, new Fleet.Tail(t.registration(), t.type(), t.modifications())));
         Map<String, Person> crew = crew(script);
         Instant now = clock.instant();
+        Person office = script.crew().stream()
+                .filter(DemoScript.CrewMember::standards)
+                .map(member -> crew.get(member.account()))
+                .findFirst()
+                .orElseThrow();
+        script.tails().forEach(tail -> setSchools(operator, tail, office, now));
         script.tails().stream()
                 .filter(tail -> StartProfiles.TYPES.contains(tail.type()))
                 .forEach(tail -> starts.weeksBefore(
@@ -113,6 +120,22 @@ class DemoData implements ApplicationRunner {
         if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
             script.day().forEach(leg -> add(script, leg, crew, now));
         }
+    }
+
+    /** Once: a server that begins anew finds them set. */
+    private void setSchools(String operator, DemoScript.TailRow tail, Person office, Instant now) {
+        if (tail.schools() == null) {
+            return;
+        }
+        List<String> before = schools.history(operator, tail.type()).stream()
+                .filter(set -> tail.registration().equals(set.tail()))
+                .map(Schools.Set::option)
+                .toList();
+        tail.schools().forEach((option, school) -> {
+            if (!before.contains(option)) {
+                schools.set(operator, tail.type(), tail.registration(), option, school, office, now, TRIED_ON_ONE_TAIL);
+            }
+        });
     }
 
     private Map<String, Person> crew(DemoScript script) {

@@ -50,8 +50,13 @@ record DemoScript(
 
     record Field(String code, String name, double latitude_deg, double longitude_deg, double elevation_ft) {}
 
-    /** @param engines how many it has */
-    record TailRow(String registration, String type, int engines, List<String> modifications) {}
+    /** @param engines how many it has; @param schools that count for it alone, by option; null for none */
+    record TailRow(
+            String registration,
+            String type,
+            int engines,
+            List<String> modifications,
+            @Nullable Map<String, String> schools) {}
 
     /**
      * One departure of the day.

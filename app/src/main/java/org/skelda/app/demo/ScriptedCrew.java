@@ -40,6 +40,7 @@ import org.skelda.core.line.LineAsk;
 import org.skelda.core.need.Value;
 import org.skelda.core.procedure.GateState;
 import org.skelda.core.procedure.Line;
+import org.skelda.core.procedure.Marks;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordAsk;
 import org.skelda.core.seat.SeatAsk;
@@ -185,7 +186,10 @@ final class ScriptedCrew {
         Role role = switch (line.kind()) {
             case Challenge challenge -> challenge.responder();
             case Callout callout -> callout.speaker().other();
-            default -> line.head().marks().by();
+            default -> {
+                Marks marks = line.head().marks();
+                yield marks.by() == null && marks.notSteering() ? Role.MONITORING : marks.by();
+            }
         };
         return state.seats().values().stream()
                 .filter(seated -> seated.role() == role)

@@ -35,6 +35,7 @@ record LineText(
     record MarksText(
             @Nullable String control,
             boolean stationary,
+            boolean notSteering,
             @Nullable Role by,
             boolean heldUntilAgreed,
             boolean repeatable,
@@ -44,6 +45,7 @@ record LineText(
             return new MarksText(
                     marks.agree() && marks.control() != null ? marks.control().label() : null,
                     marks.stationary(),
+                    marks.notSteering(),
                     marks.by(),
                     marks.heldUntilAgreed(),
                     marks.repeatable(),

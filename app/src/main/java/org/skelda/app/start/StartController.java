@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.bleed.AirOfDeparture;
+import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
@@ -19,6 +20,7 @@ import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.bleed.AirView;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.order.StartOrder;
 import org.skelda.core.start.BeforeStart;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
@@ -46,12 +48,14 @@ class StartController {
     private final LiveStarts starts;
     private final StartHistory history;
     private final Packs packs;
+    private final ServerClock clock;
 
-    StartController(Departures departures, LiveStarts starts, StartHistory history, Packs packs) {
+    StartController(Departures departures, LiveStarts starts, StartHistory history, Packs packs, ServerClock clock) {
         this.departures = departures;
         this.starts = starts;
         this.history = history;
         this.packs = packs;
+        this.clock = clock;
     }
 
     /** @param sheet null when the type has no start profile; @param engines those of which anything was read */
@@ -76,12 +80,14 @@ class StartController {
      * @param starts of this engine that it is expected by, the newest last
      * @param compared what came of the start that has just ended against it; empty before
      * @param air how the air for its starter stands; null on current, or when the type tells nothing of it
+     * @param lost what stops with each engine that runs, were it to stop now
      */
     record Expectation(
             BeforeStart.Expected expected,
             List<BeforeStart.Past> starts,
             List<BeforeStart.Comparison> compared,
-            @Nullable AirView air) {}
+            @Nullable AirView air,
+            List<String> lost) {}
 
     @GetMapping("/{engine}/expected")
     Expectation expected(@PathVariable UUID id, @PathVariable int engine, @AuthenticationPrincipal SignedIn person) {
@@ -126,7 +132,8 @@ class StartController {
                 past,
                 ended == null ? List.of() : BeforeStart.compare(expected, got(ended)),
                 AirOfDeparture.view(departure, profile, engine, fans, oat, supply)
-                        .orElse(null));
+                        .orElse(null),
+                OrderOfDeparture.lost(departure, clock.instant()));
     }
 
     private static @Nullable Double reading(@Nullable Sample sample, Parameter parameter) {
@@ -163,6 +170,16 @@ class StartController {
                 HttpHeaders.CONTENT_DISPOSITION,
                 ContentDisposition.attachment().filename(name).build().toString());
         trace.writeTo(response.getOutputStream());
+    }
+
+    /** @param order null for one engine alone, or while it is not known which goes first */
+    record Order(StartOrder.@Nullable View order) {}
+
+    /** Which engine goes first, what speaks for it, and what the other choice would change. */
+    @GetMapping("/order")
+    Order order(@PathVariable UUID id, @AuthenticationPrincipal SignedIn person) {
+        departures.checkOwner(id, person.operatorId());
+        return new Order(OrderOfDeparture.view(departures.state(id)).orElse(null));
     }
 
     /** An attempt that has ended, to be shown again as it happened. */

@@ -47,6 +47,8 @@ import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.kind.Measure;
+import org.skelda.core.kind.Standing;
 import org.skelda.core.kind.Start;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.line.Progress;
@@ -473,6 +475,7 @@ class ShippedPacksAreWorkedTest {
                 for (LineRef ref : log.state().openLines()) {
                     Line line = plan.lines().get(ref);
                     passOverWhatWaitsForWhatWasPassed(ref);
+                    switchOnAnewWhatChargedTooLate(ref, line);
                     tellWhatTheApuDoes(ref);
                     tellWhatTheUnitsDo(ref);
                     for (Person by : alone ? List.of(TestLog.CAPTAIN) : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
@@ -502,6 +505,27 @@ class ShippedPacksAreWorkedTest {
                     });
             if (waits) {
                 log.ask(TestLog.CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "no reading today", ref.line())));
+            }
+        }
+
+        /** As its words advise: OFF and ON once more, and the current begins anew; passed over where that was. */
+        private void switchOnAnewWhatChargedTooLate(LineRef ref, Line line) {
+            if (!(line.kind() instanceof Measure measure)
+                    || measure.spec().charge() == null
+                    || log.state().line(ref).standing(line) != Standing.OUTSIDE) {
+                return;
+            }
+            List<LineRef> starting = plan.starting(measure.spec().charge().after());
+            starting.forEach(cycle -> {
+                for (Person by : List.of(TestLog.CAPTAIN, TestLog.OFFICER)) {
+                    ask(
+                            by,
+                            Ask.of(new LineAsk.WorkLine(
+                                    cycle, right(cycle, plan.lines().get(cycle)))));
+                }
+            });
+            if (starting.stream().anyMatch(this::isPassed)) {
+                log.ask(TestLog.CAPTAIN, Ask.of(new LineAsk.Deviate(ref, "it came under too late", ref.line())));
             }
         }
 

@@ -108,6 +108,9 @@ class ShippedSchoolsTest {
         give(log, DayFact.TAXI_SLOPE_PCT, new Value.Number(1.5));
         assertThat(needed(log, asked)).isFalse();
         give(log, DayFact.TAXI_SLOPE_PCT, new Value.Number(1));
+        give(log, DayFact.TAXI_MIN, new Value.Number(9));
+        assertThat(needed(log, asked)).as("the way is too short for it").isFalse();
+        give(log, DayFact.TAXI_MIN, new Value.Number(10));
         assertThat(need(log, asked))
                 .isEqualTo(new Need.NotDecided(new TreeSet<>(Set.of("reading('numbers/take-off-mass')"))));
     }

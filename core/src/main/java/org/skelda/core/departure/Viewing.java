@@ -21,6 +21,7 @@ import org.skelda.core.fact.FactView;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.line.GroundViewing;
 import org.skelda.core.line.Held;
+import org.skelda.core.line.LineView;
 import org.skelda.core.line.LinesViewing;
 import org.skelda.core.line.ProcedureView;
 import org.skelda.core.line.ProcedureView.ProcedureState;
@@ -75,6 +76,7 @@ public final class Viewing {
                 Stream.of(
                         lines.clocks(),
                         ApuOfDeparture.clocks(departure, at),
+                        TaxiOfDeparture.clocks(departure, progress, at),
                         UnitsOfDeparture.clocks(departure, units, at)));
         LineRef left = lines.next(procedures, Seat.LEFT);
         LineRef right = lines.next(procedures, Seat.RIGHT);
@@ -89,7 +91,7 @@ public final class Viewing {
         Instant nextOpening = Stream.concat(
                         clocks.nextEnd().stream(),
                         Stream.concat(
-                                procedures.stream().map(ProcedureView::opensAt),
+                                procedures.stream().flatMap(Viewing::openings),
                                 Stream.of(apu == null ? null : apu.until(), units == null ? null : units.until())))
                 .filter(Objects::nonNull)
                 .filter(at::isBefore)
@@ -118,6 +120,16 @@ public final class Viewing {
                 FactView.of(departure.facts(), progress),
                 FactView.newest(departure.facts()),
                 departure.controls().positions());
+    }
+
+    /** When anything that a line waits for comes, whatever else it waits for. */
+    private static Stream<Instant> openings(ProcedureView procedure) {
+        return procedure.lines().stream()
+                .map(LineView::gate)
+                .filter(Objects::nonNull)
+                .flatMap(gate -> gate.waits().stream())
+                .map(LineView.WaitView::opensAt)
+                .filter(Objects::nonNull);
     }
 
     private @Nullable NetworkView electrics() {

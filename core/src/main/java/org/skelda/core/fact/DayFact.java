@@ -18,6 +18,7 @@ public enum DayFact {
     GUSTS_KT("gusts_kt", "Gusts", "kt", 0, 120, Change.WEATHER),
     PASSENGERS("passengers", "Passengers", "people", 0, 600, Change.LOAD),
     TAXI_SLOPE_PCT("taxi_slope_pct", "Steepest slope of the taxi way", "%", 0, 10, Change.RUNWAY),
+    TAXI_MIN("taxi_min", "Way from the stand to the runway", "min", 0, 90, Change.RUNWAY),
     MINUTES_STANDING("minutes_standing", "Standing since the last flight", "min", 0, 43_200, null),
     CONTAMINATED("contaminated", "Taxi way or runway contaminated", Change.RUNWAY),
     ICING("icing", "Icing conditions", Change.WEATHER),

@@ -10,6 +10,7 @@ import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.clock.RunningClock;
 import org.skelda.core.crew.Beside;
 import org.skelda.core.crew.Person;
+import org.skelda.core.crew.Role;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.Hand;
 import org.skelda.core.kind.History;
@@ -87,6 +88,9 @@ public final class LineDeciding {
         Hand hand = hand(marks);
         if (marks.by() != null && hand.role() != marks.by() && !hand.alone() && !(doing instanceof Doing.Confirm)) {
             return notTaken(ref, new Why.OthersPart("the pilot " + marks.by().word()));
+        }
+        if (marks.notSteering() && hand.role() == Role.FLYING && !hand.alone() && progress.moves()) {
+            return notTaken(ref, new Why.OthersPart("the pilot who does not steer"));
         }
         if (marks.heldUntilAgreed() && doing instanceof Doing.Confirm confirm) {
             return agree(ref, line, confirm, hand);

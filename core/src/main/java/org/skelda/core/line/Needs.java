@@ -27,8 +27,6 @@ import org.skelda.core.procedure.TypeSheet;
  * once: for one thread and one look at a state.
  */
 final class Needs implements Known {
-    private static final Value NO_ANSWER = new Value.Word("");
-
     private final Plan plan;
     private final Lines lines;
     private final Set<Integer> idling;
@@ -203,7 +201,7 @@ final class Needs implements Known {
                 .history()
                 .last(Choice.Chosen.class)
                 .map(one -> new Value.Word(one.work().branch()));
-        return chosen.isEmpty() && settled(decision) ? Optional.of(NO_ANSWER) : chosen;
+        return chosen.isEmpty() && settled(decision) ? Optional.of(Names.NO_ANSWER) : chosen;
     }
 
     /** Whether nothing more is to be done about a line: it is complete, or not needed. */

@@ -11,7 +11,6 @@ import org.skelda.core.apurun.ApuOfLines;
 import org.skelda.core.electrics.ChargeCurve;
 import org.skelda.core.electrics.PowerNow;
 import org.skelda.core.kind.LineRef;
-import org.skelda.core.kind.Mark;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Known;
 import org.skelda.core.need.Need;
@@ -199,18 +198,15 @@ public final class Progress implements Known {
                 .toList();
     }
 
-    /** Whether the aircraft moves, as far as lines tell. */
+    /** Whether the aircraft moves, as far as lines tell: the last of them that is answered counts, in working order. */
     public boolean moves() {
-        LineRef newest = null;
-        Mark told = null;
+        LineRef last = null;
         for (LineRef ref : plan.moving()) {
-            Mark mark = lines.line(ref).answered();
-            if (mark != null && (told == null || !mark.doneAt().isBefore(told.doneAt()))) {
-                newest = ref;
-                told = mark;
+            if (lines.line(ref).answered() != null) {
+                last = ref;
             }
         }
-        return newest != null && needs.known(newest).head().marks().motion() == Marks.Motion.BEGINS;
+        return last != null && needs.known(last).head().marks().motion() == Marks.Motion.BEGINS;
     }
 
     public List<LineRef> open() {

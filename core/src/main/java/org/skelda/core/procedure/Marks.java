@@ -12,6 +12,7 @@ import org.skelda.core.crew.Role;
  * @param control the control it moves, where that needs care; null otherwise
  * @param agree whether that control is moved only once it is agreed on
  * @param stationary whether it is never done while the aircraft moves
+ * @param notSteering whether, while the aircraft moves, it is never done by the one who steers
  * @param by whose it is alone, by role; null when either may
  * @param heldUntilAgreed whether it is complete only once the other agrees
  * @param repeatable whether it may be done again
@@ -24,6 +25,7 @@ public record Marks(
         @Nullable Control control,
         boolean agree,
         boolean stationary,
+        boolean notSteering,
         @Nullable Role by,
         boolean heldUntilAgreed,
         boolean repeatable,
@@ -31,7 +33,8 @@ public record Marks(
         @Nullable Motion motion,
         @Nullable ApuTap apu,
         @Nullable UnitTap inertial) {
-    public static final Marks NONE = new Marks(null, false, false, null, false, false, Set.of(), null, null, null);
+    public static final Marks NONE =
+            new Marks(null, false, false, false, null, false, false, Set.of(), null, null, null);
 
     /** What a line's being done tells of the aircraft. */
     public enum Motion {

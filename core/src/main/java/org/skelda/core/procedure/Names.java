@@ -2,9 +2,13 @@ package org.skelda.core.procedure;
 
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.kind.LineRef;
+import org.skelda.core.need.Value;
 
 /** How conditions name what is neither a fact of the day nor an option: as they write it. */
 public final class Names {
+    /** What stands for the answer to a question that is not asked. */
+    public static final Value NO_ANSWER = new Value.Word("");
+
     private static final String STATE = "state('";
     private static final String END = "')";
 

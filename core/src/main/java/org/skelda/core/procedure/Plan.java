@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -51,7 +52,7 @@ public final class Plan {
     private final Set<String> lights;
     private final List<LineRef> moving = new ArrayList<>();
     private final Map<String, List<LineRef>> starting = new HashMap<>();
-    private final Set<Integer> engines = new HashSet<>();
+    private final Set<Integer> engines = new LinkedHashSet<>();
 
     private final Map<String, Option> options = new LinkedHashMap<>();
     private final Map<String, Option> optionNames = new HashMap<>();
@@ -185,6 +186,11 @@ public final class Plan {
 
     public Map<LineRef, Line> lines() {
         return lines;
+    }
+
+    /** Every engine that the plan starts, in the order of their first starts. */
+    public Set<Integer> engines() {
+        return engines;
     }
 
     /** How the crew calls an engine: by its number where the plan starts more than one. */

@@ -62,7 +62,7 @@ final class PlanChecks {
                 checks.statesAreTold(procedure.ref(line), line);
             });
         }
-        checks.electricsAreTold();
+        checks.statesOfTheTypeAreTold();
         checks.everyGateCanOpen();
         return checks.findings;
     }
@@ -168,18 +168,25 @@ final class PlanChecks {
         }
     }
 
-    /** Every state that the sources and ties hang on. */
-    private void electricsAreTold() {
-        Network network = plan.type().electrics();
-        if (network == null) {
-            return;
+    /** Every state that the sources and ties, the order of starts and the taxi hang on. */
+    private void statesOfTheTypeAreTold() {
+        TypeSheet type = plan.type();
+        if (type.electrics() != null) {
+            told("electrics: which source is on", type.electrics().states());
         }
-        network.states()
-                .map(Names::state)
+        if (type.feeds() != null) {
+            told("feeds: which engine goes first", type.feeds().states());
+        }
+        if (type.taxi() != null) {
+            told("taxi: whether it is on one engine", Stream.of(type.taxi().onOne()));
+        }
+    }
+
+    private void told(String what, Stream<String> states) {
+        states.map(Names::state)
                 .filter(name -> plan.state(name) == null)
                 .distinct()
-                .forEach(name -> findings.add(
-                        "electrics: which source is on hangs on " + name + ", which these procedures do not tell"));
+                .forEach(name -> findings.add(what + " hangs on " + name + ", which these procedures do not tell"));
     }
 
     /** An instrument is of a source that the type has; a wind has a caution. */
@@ -302,7 +309,7 @@ final class PlanChecks {
      * Completes what can be completed until nothing more can; what is left waits for itself. A line with a condition is
      * taken as done where the condition is not looked at; closely looked at, it is tried under every school of every
      * option, the others as they are set. What the day decides is taken as needed; where that leaves a line waiting for
-     * itself, the day is tried both ways.
+     * itself, the day is tried both ways, and every answer to a question.
      */
     private void everyGateCanOpen() {
         if (!closely) {
@@ -330,16 +337,16 @@ final class PlanChecks {
     /** What waits for itself on every day, or on the first day that is found where something does. */
     private List<LineRef> stuck(Map<String, Value> known) {
         List<LineRef> waiting = waitingForThemselves(known);
-        if (waiting.isEmpty()) {
-            return waiting;
+        if (waiting.isEmpty() || known.keySet().stream().anyMatch(name -> isAnsweredUnasked(name, known))) {
+            return List.of();
         }
         Optional<String> open = undecided(waiting, known);
         if (open.isEmpty()) {
             return waiting;
         }
-        for (boolean yes : new boolean[] {true, false}) {
+        for (Value value : tried(open.get())) {
             Map<String, Value> one = new HashMap<>(known);
-            one.put(open.get(), new Value.YesNo(yes));
+            one.put(open.get(), value);
             List<LineRef> found = stuck(one);
             if (!found.isEmpty()) {
                 return found;
@@ -348,13 +355,35 @@ final class PlanChecks {
         return List.of();
     }
 
-    /** A name of the day on which it hangs whether one of these lines is needed. */
+    /** Whether a name stands for the answer to a question that is not asked on such a day: there is no such day. */
+    private boolean isAnsweredUnasked(String name, Map<String, Value> known) {
+        LineRef decision = plan.choice(name);
+        return decision != null
+                && !Names.NO_ANSWER.equals(known.get(name))
+                && plan.conditions(decision).stream()
+                        .anyMatch(when ->
+                                when.need(one -> Optional.ofNullable(known.get(one))) instanceof Need.NotNeeded);
+    }
+
+    /** What a name can stand for. */
+    private List<Value> tried(String name) {
+        LineRef decision = plan.choice(name);
+        if (decision == null
+                || !(Objects.requireNonNull(plan.lines().get(decision)).kind() instanceof Choice choice)) {
+            return List.of(new Value.YesNo(true), new Value.YesNo(false));
+        }
+        return Stream.concat(choice.ids().stream().map(Value.Word::new), Stream.of(Names.NO_ANSWER))
+                .map(Value.class::cast)
+                .toList();
+    }
+
+    /** A name of the day, or an answer, on which it hangs whether one of these lines is needed. */
     private Optional<String> undecided(List<LineRef> waiting, Map<String, Value> known) {
         return waiting.stream()
                 .flatMap(ref -> plan.conditions(ref).stream())
                 .filter(when -> when.need(name -> Optional.ofNullable(known.get(name))) instanceof Need.NotDecided)
                 .flatMap(when -> when.names().stream().sorted())
-                .filter(name -> day.contains(name) && !known.containsKey(name))
+                .filter(name -> (day.contains(name) || plan.choice(name) != null) && !known.containsKey(name))
                 .findFirst();
     }
 

@@ -10,6 +10,8 @@ import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.electrics.Network;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
+import org.skelda.core.order.Feeds;
+import org.skelda.core.taxi.OneEngineTaxi;
 
 /**
  * What a procedure needs to know of an aircraft type, with the tail's modifications already applied.
@@ -28,6 +30,8 @@ import org.skelda.core.measure.MeasureSpec;
  * @param inertial its inertial units; null when it has none, or its document tells nothing of them
  * @param electrics its sources and buses; null when its document tells nothing of them
  * @param air what gives its starters their air; null when it starts on current, or its document tells nothing of it
+ * @param feeds what each of its engines gives; null when it has one, or its document tells nothing of it
+ * @param taxi how it taxies out on one engine; null when it does not
  * @param pilots with how many it is flown
  */
 public record TypeSheet(
@@ -45,6 +49,8 @@ public record TypeSheet(
         @Nullable InertialProfile inertial,
         @Nullable Network electrics,
         @Nullable AirNetwork air,
+        @Nullable Feeds feeds,
+        @Nullable OneEngineTaxi taxi,
         Pilots pilots) {
 
     public TypeSheet {

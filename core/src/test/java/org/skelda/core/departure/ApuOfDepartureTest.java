@@ -95,6 +95,8 @@ class ApuOfDepartureTest {
                 null,
                 null,
                 null,
+                null,
+                null,
                 small.pilots());
         return Plan.of(
                 type,
@@ -132,7 +134,7 @@ class ApuOfDepartureTest {
                         List.of(),
                         id.equals("batteries"),
                         null)
-                .with(new Marks(null, false, false, null, false, false, java.util.Set.of(), null, tap, null));
+                .with(new Marks(null, false, false, false, null, false, false, java.util.Set.of(), null, tap, null));
         return new Line(head, new Action(id, "ON"));
     }
 

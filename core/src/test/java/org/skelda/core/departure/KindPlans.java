@@ -128,11 +128,32 @@ final class KindPlans {
                                 "flaps",
                                 new Action("Flaps", "5"),
                                 new Marks(
-                                        null, false, true, Role.MONITORING, false, false, Set.of(), null, null, null)),
+                                        null,
+                                        false,
+                                        true,
+                                        false,
+                                        Role.MONITORING,
+                                        false,
+                                        false,
+                                        Set.of(),
+                                        null,
+                                        null,
+                                        null)),
                         marked(
                                 "speeds",
                                 new Action("Speeds", "set"),
-                                new Marks(null, false, false, null, true, true, Set.of(Change.CREW), null, null, null)),
+                                new Marks(
+                                        null,
+                                        false,
+                                        false,
+                                        false,
+                                        null,
+                                        true,
+                                        true,
+                                        Set.of(Change.CREW),
+                                        null,
+                                        null,
+                                        null)),
                         new Line(
                                 needed("controls", new WordIs(Names.option("control-check"), "one", true)),
                                 controls(true)),
@@ -182,7 +203,7 @@ final class KindPlans {
                 marked(
                         "handle",
                         new Memory("Fire handle 1", "pulled"),
-                        new Marks(FIRE_HANDLE, true, false, null, false, false, Set.of(), null, null, null)),
+                        new Marks(FIRE_HANDLE, true, false, false, null, false, false, Set.of(), null, null, null)),
                 marked(
                         "light",
                         new Choice(
@@ -200,11 +221,11 @@ final class KindPlans {
     }
 
     private static Marks reopening(Change change) {
-        return new Marks(null, false, false, null, false, false, Set.of(change), null, null, null);
+        return new Marks(null, false, false, false, null, false, false, Set.of(change), null, null, null);
     }
 
     private static Marks motion(Marks.Motion motion) {
-        return new Marks(null, false, false, null, false, false, Set.of(), motion, null, null);
+        return new Marks(null, false, false, false, null, false, false, Set.of(), motion, null, null);
     }
 
     private static Line marked(String id, LineKind kind, Marks marks) {

@@ -108,6 +108,8 @@ public final class TestPlans {
                 null,
                 null,
                 null,
+                null,
+                null,
                 pilots);
     }
 

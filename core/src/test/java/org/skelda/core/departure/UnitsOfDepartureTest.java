@@ -83,6 +83,8 @@ class UnitsOfDepartureTest {
                 PROFILE,
                 null,
                 null,
+                null,
+                null,
                 small.pilots());
         return Plan.of(
                 type,
@@ -119,7 +121,7 @@ class UnitsOfDepartureTest {
                         List.of(),
                         false,
                         null)
-                .with(new Marks(null, false, false, null, false, false, Set.of(), motion, null, tap));
+                .with(new Marks(null, false, false, false, null, false, false, Set.of(), motion, null, tap));
         return new Line(head, new Action(id, "ON"));
     }
 

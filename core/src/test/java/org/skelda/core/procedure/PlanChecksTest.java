@@ -30,6 +30,8 @@ class PlanChecksTest {
             null,
             null,
             null,
+            null,
+            null,
             TypeSheet.Pilots.TWO);
 
     private static Procedure procedure(String id, Line... lines) {

@@ -196,6 +196,7 @@ final class PackLines {
                 control,
                 agree,
                 node.path("stationary").booleanValue(false),
+                node.path("notSteering").booleanValue(false),
                 node.has("by") ? KindReader.word(Role.class, text(node, "by")) : null,
                 node.path("heldUntilAgreed").booleanValue(false),
                 node.path("repeatable").booleanValue(false),

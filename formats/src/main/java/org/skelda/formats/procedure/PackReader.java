@@ -15,6 +15,7 @@ import org.skelda.core.fact.DayFact;
 import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Conditions;
+import org.skelda.core.order.Feeds;
 import org.skelda.core.procedure.Control;
 import org.skelda.core.procedure.Names;
 import org.skelda.core.procedure.Option;
@@ -24,6 +25,7 @@ import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
 import org.skelda.core.start.ProfileChecks;
 import org.skelda.core.start.StartProfile;
+import org.skelda.core.taxi.OneEngineTaxi;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -274,6 +276,12 @@ public final class PackReader {
         AirNetwork air = tree.has("air")
                 ? orFinding(source, "/air", wrong, () -> PackAir.network(tree.path("air"), states.keySet()))
                 : null;
+        Feeds feeds = tree.has("feeds")
+                ? orFinding(source, "/feeds", wrong, () -> PackFeeds.feeds(tree.path("feeds"), states.keySet()))
+                : null;
+        OneEngineTaxi taxi = tree.has("taxi")
+                ? orFinding(source, "/taxi", wrong, () -> PackFeeds.taxi(tree.path("taxi"), states.keySet()))
+                : null;
         refuse(source, wrong);
         return new TypeSheet(
                 tree.path("id").asString(),
@@ -290,6 +298,8 @@ public final class PackReader {
                 inertial,
                 electrics,
                 air,
+                feeds,
+                taxi,
                 new TypeSheet.Pilots(
                         tree.path("pilots").path(0).intValue(2),
                         tree.path("pilots").path(1).intValue(2)));
