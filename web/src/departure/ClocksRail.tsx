@@ -24,6 +24,7 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
   const open = state.view.clocks
     .filter((clock) => clock.counts === 'DOWN' && ends(clock) <= now)
     .sort((a, b) => ends(b) - ends(a));
+  const late = state.view.clocks.filter((clock) => clock.counts === 'WINDOW' && ends(clock) <= now);
   const monotonic = useMonotonic();
   const closed = state.view.lifecycle === 'SIGNED' || state.view.lifecycle === 'ABANDONED';
   const starting = closed ? [] : Object.values(engines).flatMap((engine) => startClocks(engine, monotonic));
@@ -33,6 +34,17 @@ export function ClocksRail({ quiet = false }: { quiet?: boolean }) {
       <h2 className={styles.heading}>Clocks and gates</h2>
       <StartClocks clocks={starting} />
       {running.length === 0 && starting.length === 0 && <p className="small">No clock runs.</p>}
+      {late.map((clock) => (
+        <div key={clock.id} className={styles.late} role="status">
+          <b>
+            ! {sentence(clock.releases)}, late by {countdown(now - ends(clock))}
+          </b>
+          <div className="small">
+            {clock.label} was {utc(clock.opensAt ?? '', true)}. {clock.note} Everything after it moves by as much.
+          </div>
+          <div className="small">{clock.source}</div>
+        </div>
+      ))}
       {running.map((clock) => (
         <Running key={clock.id} clock={clock} now={now} />
       ))}

@@ -32,8 +32,7 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
   const [armed, setArmed] = useState<Control | null>(null);
   const simulated = state.view.feed?.simulated === true;
   const real = state.view.feed !== undefined && !simulated;
-  const controls =
-    state.sheet && simulated ? controlsFor(state.sheet, engine, state.view.controls, engines[engine]) : [];
+  const controls = state.sheet && simulated ? controlsFor(state.sheet, engine, state.view.controls, engines) : [];
   useEffect(() => {
     if (!armed) return undefined;
     const timer = setTimeout(() => setArmed(null), ARMED_MS);

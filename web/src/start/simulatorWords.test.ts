@@ -15,7 +15,7 @@ const JET: StartSheet = {
 };
 
 const names = (sheet: StartSheet, positions: Record<string, string> = {}) =>
-  controlsFor(sheet, 2, positions, undefined).map((control) => control.name);
+  controlsFor(sheet, 2, positions, {}).map((control) => control.name);
 
 describe('the controls of the simulated aircraft', () => {
   it('are those of the type', () => {
@@ -57,15 +57,15 @@ describe('the controls of the simulated aircraft', () => {
 
   it('have one key each', () => {
     for (const sheet of [JET, { ...JET, electric: true, canBeHeld: true, ignitionSwitch: true, secondStage: 'x' }]) {
-      const keys = controlsFor(sheet, 1, { 'engine-2/fuel': 'on' }, undefined).map((control) => control.key);
+      const keys = controlsFor(sheet, 1, { 'engine-2/fuel': 'on' }, {}).map((control) => control.key);
       expect(new Set(keys).size).toBe(keys.length);
     }
   });
 
   it('say that valve and battery are on until they are switched off', () => {
-    const valve = controlsFor(JET, 1, {}, undefined).find((control) => control.name === 'cross-bleed');
+    const valve = controlsFor(JET, 1, {}, {}).find((control) => control.name === 'cross-bleed');
     expect(valve).toMatchObject({ on: true, to: 'off' });
-    const shut = controlsFor(JET, 1, { 'cross-bleed': 'off' }, undefined).find((one) => one.name === 'cross-bleed');
+    const shut = controlsFor(JET, 1, { 'cross-bleed': 'off' }, {}).find((one) => one.name === 'cross-bleed');
     expect(shut).toMatchObject({ on: false, to: 'on' });
   });
 });

@@ -13,6 +13,7 @@ export interface Control {
 }
 
 const STARTER_COLUMN = 7;
+const FUEL_COLUMN = 8;
 const ENGINES = [1, 2, 3, 4];
 
 /** The controls of a type for one engine, in the order in which a start uses them. */
@@ -20,7 +21,7 @@ export function controlsFor(
   sheet: StartSheet,
   engine: number,
   positions: Record<string, string>,
-  live: EngineLive | undefined,
+  engines: Record<number, EngineLive>,
 ): Control[] {
   const own = `engine-${engine}`;
   const control = (
@@ -42,7 +43,12 @@ export function controlsFor(
   /** What is on until somebody switches it off. */
   const fromTheBeginning = (name: string) => positions[name] !== 'off';
   // A starter drops out by itself: what the feed says counts, not the last press.
-  const turning = live?.samples.at(-1)?.[STARTER_COLUMN] === 1;
+  const turning = engines[engine]?.samples.at(-1)?.[STARTER_COLUMN] === 1;
+  /** One that ran before the simulated aircraft came was moved by nobody. */
+  const fuelled = (one: number) =>
+    positions[`engine-${one}/fuel`] === undefined
+      ? engines[one]?.samples.at(-1)?.[FUEL_COLUMN] === 1
+      : positions[`engine-${one}/fuel`] === 'on';
   const ground = sheet.electric
     ? [
         control(
@@ -112,6 +118,7 @@ export function controlsFor(
           `Master ${engine}`,
           'The start computer begins: starter, ignition, fuel by its own speeds. It does not watch fan, oil or duct.',
           'Fuel and ignition off. It does not stop the starter: that turns the engine until it is cool.',
+          fuelled(engine),
         ),
         control(
           `${own}/starter`,
@@ -136,6 +143,7 @@ export function controlsFor(
           `Fuel ${engine}`,
           'Fuel flows. It does not engage the starter.',
           'Fuel is cut. The starter stays on.',
+          fuelled(engine),
         ),
       ];
   return [
@@ -151,7 +159,7 @@ export function controlsFor(
     ...held,
     ...ignition,
     ...hands,
-    ...stage(sheet, engine, positions, control),
+    ...stage(sheet, engine, fuelled, control),
     control(
       `${own}/second-means`,
       'M',
@@ -166,7 +174,7 @@ export function controlsFor(
 function stage(
   sheet: StartSheet,
   engine: number,
-  positions: Record<string, string>,
+  fuelled: (one: number) => boolean,
   control: (name: string, key: string, short: string, on: string, off: string) => Control,
 ): Control[] {
   if (sheet.secondStage) {
@@ -180,7 +188,7 @@ function stage(
       ),
     ];
   }
-  const giving = ENGINES.find((one) => one !== engine && positions[`engine-${one}/fuel`] === 'on');
+  const giving = ENGINES.find((one) => one !== engine && fuelled(one));
   return sheet.electric || giving === undefined
     ? []
     : [

@@ -25,4 +25,5 @@ describe('typing a number', () => {
   ])('%s stands for %s', (text, value) => expect(parsed(text)).toBe(value));
 
   it('shows decimals and a true minus', () => expect(shown(-1.25, 1)).toBe('−1.3'));
+  it('gives nothing no sign', () => expect(shown(-0.04, 1)).toBe('0.0'));
 });

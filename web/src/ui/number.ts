@@ -16,7 +16,8 @@ export function parsed(text: string): number | null {
   return /^-?\d+(\.\d+)?$/.test(text.replace(/\.$/, '')) ? Number(text.replace(/\.$/, '')) : null;
 }
 
-/** A number with so many decimals and a true minus sign. */
+/** A number with so many decimals and a true minus sign; nothing has none. */
 export function shown(value: number, decimals: number): string {
-  return value.toFixed(decimals).replace('-', '−');
+  const text = value.toFixed(decimals);
+  return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
 }

@@ -29,16 +29,6 @@ class EveryKindOfStartTest extends StartJourney {
                 .waitFor(new Locator.WaitForOptions().setTimeout(withinSeconds * 1000.0));
     }
 
-    private void waitUntilFound(DeskOfDeparture desk, String finding, int withinSeconds) {
-        long deadline = System.nanoTime() + withinSeconds * 1_000_000_000L;
-        while (!findings(log(desk)).contains(finding)) {
-            assertThat(System.nanoTime())
-                    .as(finding + " beside " + findings(log(desk)))
-                    .isLessThan(deadline);
-            TestServer.pause(200);
-        }
-    }
-
     private static void whose(DeskOfDeparture desk, int engine) {
         desk.page().getByLabel("Whose controls").selectOption(String.valueOf(engine));
         desk.page().locator("h1").first().focus();

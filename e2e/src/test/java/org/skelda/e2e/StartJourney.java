@@ -1,5 +1,7 @@
 package org.skelda.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -59,6 +61,17 @@ abstract class StartJourney {
         return log.getOrDefault("FindingRaised", List.of()).stream()
                 .map(event -> event.path("payload").path("id").asString())
                 .toList();
+    }
+
+    /** Waits until the record holds a finding. */
+    void waitUntilFound(DeskOfDeparture desk, String finding, int withinSeconds) {
+        long deadline = System.nanoTime() + withinSeconds * 1_000_000_000L;
+        while (!findings(log(desk)).contains(finding)) {
+            assertThat(System.nanoTime())
+                    .as(finding + " beside " + findings(log(desk)))
+                    .isLessThan(deadline);
+            TestServer.pause(200);
+        }
     }
 
     /** The step of the script that is to be done now. */

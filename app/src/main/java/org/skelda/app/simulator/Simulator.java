@@ -9,6 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
@@ -32,6 +34,7 @@ import org.skelda.core.indications.IndicationTest;
 import org.skelda.core.kind.Start;
 import org.skelda.core.log.LogEntry;
 import org.skelda.core.simulator.LightControls;
+import org.skelda.core.simulator.SimulatorEvent;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.sim.Surroundings;
@@ -158,7 +161,7 @@ public class Simulator {
             List<Departures.Appended> moves = moves(id);
             Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
             Flight flight = new Flight(
-                    aircraft(departure, profile, begin),
+                    aircraft(departure, profile, begin, running(departure, moves)),
                     profile,
                     new FeedSender(port, issued),
                     clock,
@@ -205,18 +208,40 @@ public class Simulator {
                         tests, LightControls.of(departure.controls()), departure.progress()::value));
     }
 
-    private SimulatedAircraft aircraft(Departure departure, StartProfile profile, Instant begin) {
+    private static SimulatedAircraft aircraft(
+            Departure departure, StartProfile profile, Instant begin, Set<Integer> running) {
         int engines = departure.plan().lines().values().stream()
                 .mapToInt(line -> line.kind() instanceof Start start ? start.engine() : 1)
                 .max()
                 .orElse(1);
         double elevation_ft = Math.clamp(departure.opening().elevation_ft(), -1000, 15_000);
-        return new SimulatedAircraft(
+        SimulatedAircraft aircraft = new SimulatedAircraft(
                 profile,
                 new Surroundings(STANDARD_C, elevation_ft, 0),
                 engines,
                 departure.opening().departureId().getLeastSignificantBits() & 0xFFFF,
                 Flight.micros(begin));
+        running.forEach(aircraft::runs);
+        return aircraft;
+    }
+
+    /**
+     * Engines that came to idle without being started on the simulated aircraft: they run when it comes.
+     *
+     * @param moves of its controls, that are on record
+     */
+    private static Set<Integer> running(Departure departure, List<Departures.Appended> moves) {
+        Set<String> fuelled = moves.stream()
+                .flatMap(move -> move.events().stream())
+                .flatMap(event ->
+                        event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(var control, var position))
+                                        && position.equals("on")
+                                ? Stream.of(control)
+                                : Stream.of())
+                .collect(Collectors.toSet());
+        return departure.attempts().idling().stream()
+                .filter(engine -> !fuelled.contains("engine-" + engine + "/fuel"))
+                .collect(Collectors.toSet());
     }
 
     /** What the log holds of the simulated aircraft: when it came, and the moves of its controls. */

@@ -37,7 +37,7 @@ public final class StartOrder {
 
     /**
      * @param today the engine that goes first
-     * @param instead each other one that could, and what would be otherwise
+     * @param instead each other one that could, and what of it would be otherwise
      * @param source where it is told
      */
     public record View(Choice today, List<Choice> instead, String source) {
@@ -63,7 +63,11 @@ public final class StartOrder {
                     new Choice(first.engine(), means),
                     feeds.engines().stream()
                             .filter(engine -> !engine.equals(first) && order.couldBeFirst(engine, first))
-                            .map(engine -> new Choice(engine.engine(), order.means(engine)))
+                            .map(engine -> new Choice(
+                                    engine.engine(),
+                                    order.means(engine).stream()
+                                            .filter(said -> !means.contains(said))
+                                            .toList()))
                             .toList(),
                     feeds.source());
         });

@@ -55,9 +55,9 @@ public record OneEngineTaxi(String onOne, Duration warmUp, Duration lists, Strin
                 ? Optional.empty()
                 : Optional.of(new StateClock(
                         "second-start-latest",
-                        "Latest start of engine "
+                        "Latest for take-off",
+                        "start of engine "
                                 + engines.stream().map(String::valueOf).collect(Collectors.joining(" and ")),
-                        "after that the take-off waits",
                         minutes(beforeTakeOff()) + " before take-off: " + minutes(warmUp) + " to warm up, "
                                 + minutes(lists) + " for the lists.",
                         since,

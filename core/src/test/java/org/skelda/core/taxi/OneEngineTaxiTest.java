@@ -22,7 +22,8 @@ class OneEngineTaxiTest {
         assertThat(takeOff).isEqualTo(LEAVES.plusSeconds(750));
         StateClock clock = TAXI.latestStart(List.of(1), OPENED, takeOff).orElseThrow();
         ClockView view = clock.view("table", LEAVES);
-        assertThat(view.label()).isEqualTo("Latest start of engine 1");
+        assertThat(view.label()).isEqualTo("Latest for take-off");
+        assertThat(view.releases()).isEqualTo("start of engine 1");
         assertThat(view.opensAt()).isEqualTo(LEAVES.plusSeconds(330));
         assertThat(view.note()).isEqualTo("7 min before take-off: 4 min to warm up, 3 min for the lists.");
         assertThat(view.counts()).isEqualTo(ClockView.Counts.WINDOW);

@@ -29,6 +29,7 @@ public final class SimulatedAircraft {
     private static final double AT_REST_pct = 1;
     private static final double DT_s = SimulatedEngine.STEP_us / 1e6;
     private static final double GROUND_LOST_AFTER_s = 4;
+    private static final double STARTED_WITHIN_s = 150;
     private static final double STILL_TO_COME = 0.05;
     private static final double ALIVE_kpa = 5;
     private static final double ALIVE_v = 5;
@@ -142,6 +143,40 @@ public final class SimulatedAircraft {
     /** The heat of a run before. @param engine 1 and up; @param temperature_c degC */
     public void heat(int engine, double temperature_c) {
         engines.get(engine - 1).engine.heatedTo(temperature_c);
+    }
+
+    /**
+     * An engine that was started before the beginning, with all the air or current it wants: at idle from the first
+     * reading on.
+     *
+     * @param engine 1 and up
+     */
+    public void runs(int engine) {
+        long begin_us = now_us;
+        Controls before = shared;
+        boolean gave = apuGives;
+        Engine one = engines.get(engine - 1);
+        shared = Controls.ready().withGroundPower(true);
+        apuGives = true;
+        one.controls =
+                EngineControls.OFF.withStarter(!profile.drive().automatic()).withIgnition(true);
+        for (long step = 0; step * DT_s < STARTED_WITHIN_s; step++) {
+            double fuelAt_pct = profile.fuel().preferred_pct();
+            boolean fuel = profile.drive().automatic() || one.engine.spool_pct() >= fuelAt_pct;
+            one.controls = one.controls.withFuel(fuel || one.controls.fuel());
+            if (one.engine.isRunning()
+                    || one.engine.spool_pct() >= profile.starter().cutOut_pct()) {
+                one.controls = one.controls.withStarter(false).withIgnition(false);
+            }
+            step();
+        }
+        if (!one.engine.isRunning()) {
+            throw new IllegalStateException("engine " + engine + " did not come to idle by itself");
+        }
+        shared = before;
+        apuGives = gave;
+        now_us = begin_us;
+        settle();
     }
 
     /** Whether the APU gives air. */

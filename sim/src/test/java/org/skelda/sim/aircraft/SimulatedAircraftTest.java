@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
@@ -122,5 +123,25 @@ class SimulatedAircraftTest {
     })
     void aControlOrPositionThatIsNotThereIsRefused(String control, String position) {
         assertThatThrownBy(() -> ControlMove.parse(control, position)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"HAVERN-2M, 2", "HAVERN-2A, 2", "HAVERN-4, 4", "LOMVI-T1, 1", "LOMVI-T2, 2", "TEISTA-B2, 2"})
+    void anEngineThatWasStartedBeforeItBeginsIsAtIdleFromTheFirstReadingOn(String type, int engines) {
+        StartProfile profile = StartProfiles.of(type);
+        SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), engines, 5, BEGIN_us);
+        aircraft.runs(1);
+        assertThat(aircraft.now_us()).isEqualTo(BEGIN_us);
+        for (int second = 0; second < 60; second++) {
+            aircraft.advanceTo(BEGIN_us + second * 1_000_000L);
+            double spool_pct = aircraft.sample(1).orElseThrow().of(Parameter.SPOOL);
+            assertThat(spool_pct)
+                    .isBetween(
+                            profile.idle().speed_pct() - profile.idle().tolerance_pct(),
+                            profile.idle().speed_pct() + profile.idle().tolerance_pct());
+            for (int other = 2; other <= engines; other++) {
+                assertThat(aircraft.engine(other).spool_pct()).isZero();
+            }
+        }
     }
 }
