@@ -14,7 +14,7 @@ export function SimulatedApu({ sheet }: { sheet: ApuSheet }) {
         <b>Simulated aircraft.</b> No real APU is touched.
       </p>
       <div className={styles.offers}>
-        {apuControls(positions).map((one) => (
+        {apuControls(positions, state.view.apu).map((one) => (
           <Button key={one.name} aria-pressed={one.on} onClick={() => move(one.name, one.to)}>
             <span>
               {one.label}

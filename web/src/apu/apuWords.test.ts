@@ -43,6 +43,16 @@ describe('what is told of an APU', () => {
     expect(controls.find((one) => one.name === 'apu/batteries')).toMatchObject({ on: true, to: 'off' });
   });
 
+  it('shows a switch that nobody has moved as the crew told of the APU', () => {
+    const running = { phase: 'AVAILABLE', generator: false, bleed: true } as const;
+    const on = (positions: Record<string, string>) =>
+      apuControls(positions, running)
+        .filter((one) => one.on)
+        .map((one) => one.name);
+    expect(on({})).toEqual(['apu/master', 'apu/bleed', 'apu/batteries']);
+    expect(on({ 'apu/bleed': 'off' })).toEqual(['apu/master', 'apu/batteries']);
+  });
+
   it('names every stop as the simulated aircraft knows it', () => {
     expect(apuFailures(SHEET).map((one) => one.position)).toContain('stops-bleed-duct-hot');
   });

@@ -28,10 +28,25 @@ const SWITCHES: [string, string][] = [
   ['apu/batteries', 'Batteries'],
 ];
 
-/** The switches of the simulated APU. `positions`: where each was moved last; batteries are on from the beginning. */
-export function apuControls(positions: Record<string, string>): ApuControl[] {
+/** What of the APU's state its switches tell. */
+export type ApuTold = Pick<ApuView, 'phase' | 'generator' | 'bleed'>;
+
+const MASTER_ON: ReadonlySet<ApuTold['phase']> = new Set(['POWERED', 'STARTING', 'AVAILABLE'] as const);
+
+/**
+ * The switches of the simulated APU. `positions`: where each was moved last; one that nobody has moved stands as the
+ * crew told of the APU before, and batteries are on from the beginning.
+ */
+export function apuControls(positions: Record<string, string>, told?: ApuTold): ApuControl[] {
+  const before: Record<string, boolean | undefined> = {
+    'apu/batteries': true,
+    'apu/master': told !== undefined && MASTER_ON.has(told.phase),
+    'apu/generator': told?.generator,
+    'apu/bleed': told?.bleed,
+  };
   return SWITCHES.map(([name, label]) => {
-    const on = (positions[name] ?? (name === 'apu/batteries' ? 'on' : 'off')) === 'on';
+    const moved = positions[name];
+    const on = moved === undefined ? before[name] === true : moved === 'on';
     return { name, label, on, to: on ? 'off' : 'on' };
   });
 }

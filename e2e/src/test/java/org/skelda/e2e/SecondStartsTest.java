@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -145,9 +146,17 @@ class SecondStartsTest extends StartJourney {
                 .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("APU"))
                 .first()
                 .click();
-        pictureAsItIs(desk, "apu-desk");
-        desk.click("Simulated aircraft: air OFF");
-        desk.goBack();
+        Locator air = desk.page()
+                .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Simulated APU"))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Air").setPressed(true));
+        air.click();
+        air.waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        desk.press("Escape");
+        desk.page()
+                .locator("[role=dialog]")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
     @Test
@@ -161,6 +170,7 @@ class SecondStartsTest extends StartJourney {
         start.goesWell(23);
         desk.workUntil(() -> desk.isStart() && desk.title().equals("Start engine 1"));
         airOfTheApuOff(desk);
+        start.press("a");
         Locator strip =
                 desk.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to expect today"));
         strip.getByText("short").first().waitFor();
