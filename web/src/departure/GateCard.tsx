@@ -74,6 +74,8 @@ function sentence(wait: Wait): string {
       return `Both strands come together here. Not complete: ${wait.name}`;
     case 'READING':
       return `${wait.name} is not within limits`;
+    case 'UNREAD':
+      return `${wait.name} is not read yet`;
     case 'IDLE':
       return `${wait.name} is not at idle on a good start`;
     case 'FACT':

@@ -110,6 +110,15 @@ export function cellsOf(expected: Schemas['Expected']): Cell[] {
       : [];
   return [
     ...cell(expected.dip_v, 'dip', 1, 'V'),
+    ...(expected.resistance
+      ? [
+          {
+            words: 'battery against a new one',
+            value: `${shown(expected.resistance.ofNew, 2)} R`,
+            because: `${shown(expected.resistance.today_mohm, 1)} mΩ today, by ${expected.resistance.starts} starts`,
+          },
+        ]
+      : []),
     ...(expected.alone
       ? [
           {

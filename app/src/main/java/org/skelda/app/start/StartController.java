@@ -22,6 +22,7 @@ import org.skelda.core.bleed.AirView;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.order.StartOrder;
 import org.skelda.core.start.BeforeStart;
+import org.skelda.core.start.ExpectedAndGot;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -85,7 +86,7 @@ class StartController {
     record Expectation(
             BeforeStart.Expected expected,
             List<BeforeStart.Past> starts,
-            List<BeforeStart.Comparison> compared,
+            List<ExpectedAndGot.Comparison> compared,
             @Nullable AirView air,
             List<String> lost) {}
 
@@ -130,7 +131,7 @@ class StartController {
         return new Expectation(
                 expected,
                 past,
-                ended == null ? List.of() : BeforeStart.compare(expected, got(ended)),
+                ended == null ? List.of() : ExpectedAndGot.compare(expected, got(ended)),
                 AirOfDeparture.view(departure, profile, engine, fans, oat, supply)
                         .orElse(null),
                 OrderOfDeparture.lost(departure, clock.instant()));
@@ -140,9 +141,9 @@ class StartController {
         return sample == null || Double.isNaN(sample.of(parameter)) ? null : (Double) sample.of(parameter);
     }
 
-    private static BeforeStart.Got got(StartRecord ended) {
+    private static ExpectedAndGot.Got got(StartRecord ended) {
         AttemptSummary summary = Objects.requireNonNull(ended.summary());
-        return new BeforeStart.Got(
+        return new ExpectedAndGot.Got(
                 summary.dip_v(), seconds(summary.timeToLightOff()), summary.peak_c(), seconds(summary.timeToIdle()));
     }
 

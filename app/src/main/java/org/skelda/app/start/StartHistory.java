@@ -68,9 +68,9 @@ class StartHistory {
         }
         database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, "
                         + "started_at, outcome, oat_c, elevation_ft, supply, "
-                        + "dip_v, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, "
+                        + "dip_v, resistance_mohm, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, "
                         + "flow_at_light_kgph, trace_sha256, samples) "
-                        + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(Arrays.asList(
                         UuidCreator.getTimeOrderedEpoch(),
                         place.departureId(),
@@ -85,6 +85,7 @@ class StartHistory {
                         place.elevation_ft(),
                         supplyBefore(report, samples, profile),
                         summary.dip_v(),
+                        summary.resistance_mohm(),
                         summary.motoring_pct(),
                         seconds(summary.timeToLightOff()),
                         summary.peak_c(),
@@ -142,7 +143,7 @@ class StartHistory {
      * @param before that number
      */
     List<BeforeStart.Past> last(String operatorId, String tail, int engine, UUID departureId, int before) {
-        return database.sql("select oat_c, elevation_ft, supply, dip_v, motoring_pct, time_to_light_s, peak_c, "
+        return database.sql("select oat_c, elevation_ft, supply, dip_v, resistance_mohm, time_to_light_s, peak_c, "
                         + "time_to_idle_s from start_attempt "
                         + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' "
                         + "and coalesce(departure_id <> ? or number < ?, true) "

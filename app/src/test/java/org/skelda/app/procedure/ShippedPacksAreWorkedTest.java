@@ -620,6 +620,7 @@ class ShippedPacksAreWorkedTest {
                                     null,
                                     null,
                                     null,
+                                    null,
                                     Duration.ofSeconds(30)))));
         }
     }

@@ -14,6 +14,7 @@ import org.skelda.core.start.AttemptReport;
  * @param timeToIdle from starter on
  * @param flowAtLightOff_kgph kg/h
  * @param dip_v lowest bus volts within 2.0 s of starter on, V
+ * @param resistance_mohm of what fed the starter, at the instant of the dip, mOhm
  * @param motoring_pct highest start spool before fuel, %
  * @param starterOn how long the starter was on
  */
@@ -25,6 +26,7 @@ public record AttemptSummary(
         @Nullable Duration timeToIdle,
         @Nullable Double flowAtLightOff_kgph,
         @Nullable Double dip_v,
+        @Nullable Double resistance_mohm,
         @Nullable Double motoring_pct,
         Duration starterOn) {
 
@@ -39,6 +41,7 @@ public record AttemptSummary(
                 figures.timeToIdle(),
                 figures.flowAtLightOff_kgph(),
                 figures.dip_v(),
+                figures.resistance_mohm(),
                 figures.motoring_pct(),
                 figures.starterOn());
     }
@@ -53,6 +56,7 @@ public record AttemptSummary(
                 timeToIdle,
                 flowAtLightOff_kgph,
                 typedDip_v == null ? dip_v : typedDip_v,
+                resistance_mohm,
                 motoring_pct,
                 starterOn);
     }

@@ -99,7 +99,10 @@ public record LineView(
         PROCEDURE,
         /** The strands come together here: the procedures of both that are not complete. */
         STRANDS,
+        /** What was read is not within its limits. */
         READING,
+        /** Nobody has read it. */
+        UNREAD,
         LINE,
         FACT,
         IDLE,

@@ -220,7 +220,8 @@ public final class LinesViewing {
             case GateState.Wait.ForStrands(List<String> ids) ->
                 new WaitView(
                         WaitKind.STRANDS, ids.stream().map(this::title).collect(Collectors.joining(", ")), null, null);
-            case GateState.Wait.ForReading(LineRef ref) -> new WaitView(WaitKind.READING, label(ref), null, null);
+            case GateState.Wait.ForReading(LineRef ref) ->
+                new WaitView(isRead(ref) ? WaitKind.READING : WaitKind.UNREAD, label(ref), null, null);
             case GateState.Wait.ForLine(LineRef ref) -> new WaitView(WaitKind.LINE, label(ref), null, null);
             case GateState.Wait.ForFact(String name) ->
                 new WaitView(WaitKind.FACT, grounds.called(name).words(), null, name);
@@ -233,6 +234,10 @@ public final class LinesViewing {
             case GateState.Wait.ForIdle(int engine) ->
                 new WaitView(WaitKind.IDLE, progress.plan().engine(engine), null, null);
         };
+    }
+
+    private boolean isRead(LineRef ref) {
+        return progress.lines().line(ref).reading() != null;
     }
 
     private ClockSpec spec(String id) {

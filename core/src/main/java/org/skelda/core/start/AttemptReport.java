@@ -61,6 +61,7 @@ public record AttemptReport(
      * @param fuelPreferred when fuel would best have come on; null when that never was
      * @param motoring_pct highest start spool on the starter before fuel, %; null when it did not turn
      * @param dip_v lowest bus volts within 2.0 s of starter on, V; null where they are not measured
+     * @param resistance_mohm of what fed the starter, at the instant of the dip, mOhm; null where no ammeter sees it
      * @param timeToLightOff from fuel on; null when it did not light
      * @param timeToIdle from starter on; null when idle was not reached
      * @param flowAtLightOff_kgph kg/h; null when it did not light or flow was not read
@@ -74,6 +75,7 @@ public record AttemptReport(
             @Nullable Duration fuelPreferred,
             @Nullable Double motoring_pct,
             @Nullable Double dip_v,
+            @Nullable Double resistance_mohm,
             @Nullable Duration timeToLightOff,
             @Nullable Duration timeToIdle,
             @Nullable Double flowAtLightOff_kgph,
@@ -182,6 +184,7 @@ public record AttemptReport(
                 preferred == Signal.NEVER ? null : a.sinceStart(preferred),
                 a.figures().motoring_pct().orElse(null),
                 a.figures().dip_v().orElse(null),
+                a.figures().resistance_mohm().orElse(null),
                 lit == null || fuel == null ? null : lit.minus(fuel),
                 milestones.get(Milestone.IDLE),
                 a.figures().flowAtLightOff_kgph().orElse(null),

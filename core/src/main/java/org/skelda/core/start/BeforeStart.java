@@ -13,9 +13,9 @@ import org.skelda.core.bleed.AirNetwork;
 /**
  * The strip before the starter: what to expect of this engine today, each number with its reason, and advice. Expected
  * is the median of this engine's last ten starts with their lowest and highest; of those, only starts on days like
- * today where there are three or more. The dip is brought to today's battery: open-circuit volts and resistance by
- * temperature, at the same current; an engine without a start on record has that of a new battery. What the starter
- * reaches alone is computed from today's supply. Afterwards expected stands against got.
+ * today where there are three or more. The dip is brought to today's battery: it falls from today's volts by what it
+ * fell then, as much more as a colder battery resists more; an engine without a start on record has that of a new
+ * battery. What the starter reaches alone is computed from today's supply.
  */
 public final class BeforeStart {
     private static final int LAST = 10;
@@ -51,13 +51,18 @@ public final class BeforeStart {
         }
     }
 
-    /** A start of the past. Null where a number is not known. @param supply as read before the starter */
+    /**
+     * A start of the past. Null where a number is not known.
+     *
+     * @param supply as read before the starter
+     * @param resistance_mohm of what fed the starter, at the instant of its dip
+     */
     public record Past(
             double oat_c,
             double elevation_ft,
             @Nullable Double supply,
             @Nullable Double dip_v,
-            @Nullable Double motoring_pct,
+            @Nullable Double resistance_mohm,
             @Nullable Double timeToLight_s,
             @Nullable Double peak_c,
             @Nullable Double timeToIdle_s) {}
@@ -78,13 +83,24 @@ public final class BeforeStart {
     public record Alone(double spool_pct, String because) {}
 
     /**
+     * What the battery's resistance is by its last starts.
+     *
+     * @param today_mohm at today's temperature, mOhm
+     * @param ofNew part of a new one's, both at 25 degC; 1 is as new
+     * @param starts by how many
+     */
+    public record Resistance(double today_mohm, double ofNew, int starts) {}
+
+    /**
      * What to expect; null where the past does not tell.
      *
+     * @param resistance of the battery; null on air, and where no ammeter saw the starter
      * @param alone what the starter reaches without fuel, on today's supply; null when that is not read
      * @param advice what to do before the starter, most pressing first
      */
     public record Expected(
             @Nullable Range dip_v,
+            @Nullable Resistance resistance,
             @Nullable Alone alone,
             @Nullable Range timeToLight_s,
             @Nullable Range peak_c,
@@ -94,29 +110,6 @@ public final class BeforeStart {
             advice = List.copyOf(advice);
         }
     }
-
-    /** What came of a start. Null where a number is not known. */
-    public record Got(
-            @Nullable Double dip_v,
-            @Nullable Double timeToLight_s,
-            @Nullable Double peak_c,
-            @Nullable Double timeToIdle_s) {}
-
-    /**
-     * Expected against got.
-     *
-     * @param what in words
-     * @param expected null when nothing was to be expected
-     * @param decimals with which it is shown
-     * @param says what differs beyond what was usual, with what it could come from; null when nothing does
-     */
-    public record Comparison(
-            String what,
-            @Nullable Range expected,
-            double got,
-            String unit,
-            int decimals,
-            @Nullable String says) {}
 
     /**
      * What to expect of a start.
@@ -135,9 +128,11 @@ public final class BeforeStart {
                 ? text("%s on days like today", count(alike.size()))
                 : text("its last %s, whatever the day", count(used.size()));
         Range dip = dip(profile, today, ten);
-        Alone alone = alone(profile, today);
+        Resistance resistance = resistance(profile, today, ten);
+        Alone alone = alone(profile, today, resistance);
         return new Expected(
                 dip,
+                resistance,
                 alone,
                 range(used, Past::timeToLight_s, because),
                 range(used, Past::peak_c, because),
@@ -159,10 +154,8 @@ public final class BeforeStart {
                 ten,
                 start -> dipToday(profile, today, start),
                 text(
-                        "its last starts, brought to %s and %.1f mOhm at %.0f °C",
-                        volts == null ? "the same volts" : text("%.1f V", volts),
-                        battery.newAt(today.oat_c()),
-                        today.oat_c()));
+                        "its last starts, brought to %s and %.0f °C",
+                        volts == null ? "the same volts" : text("%.1f V", volts), today.oat_c()));
         if (past != null || volts == null) {
             return past;
         }
@@ -177,7 +170,24 @@ public final class BeforeStart {
                         volts, battery.standstill_a(), battery.newAt(today.oat_c()), today.oat_c()));
     }
 
-    private static @Nullable Alone alone(StartProfile profile, Today today) {
+    /** The median of the last starts, each brought to 25 degC by the new battery's own law. */
+    private static @Nullable Resistance resistance(StartProfile profile, Today today, List<Past> ten) {
+        StartProfile.Supply.Battery battery = profile.supply().battery();
+        if (battery == null) {
+            return null;
+        }
+        Range ofNew = range(ten, past -> ofNew(battery, past), "");
+        return ofNew == null
+                ? null
+                : new Resistance(ofNew.median() * battery.newAt(today.oat_c()), ofNew.median(), ofNew.starts());
+    }
+
+    private static @Nullable Double ofNew(StartProfile.Supply.Battery battery, Past past) {
+        Double resistance_mohm = past.resistance_mohm();
+        return resistance_mohm == null ? null : (Double) (resistance_mohm / battery.newAt(past.oat_c()));
+    }
+
+    private static @Nullable Alone alone(StartProfile profile, Today today, @Nullable Resistance resistance) {
         Double supply = today.supply();
         Motoring motoring = Motoring.of(profile, today.oat_c(), today.elevation_ft());
         if (supply == null || motoring == null) {
@@ -186,7 +196,7 @@ public final class BeforeStart {
         StartProfile.Supply.Battery battery = profile.supply().battery();
         AirNetwork air = profile.supply().air();
         if (battery != null) {
-            double source_mohm = battery.newAt(today.oat_c());
+            double source_mohm = resistance == null ? battery.newAt(today.oat_c()) : resistance.today_mohm();
             return new Alone(
                     motoring.onCurrent(supply, source_mohm), text("on %.1f V behind %.1f mOhm", supply, source_mohm));
         }
@@ -203,10 +213,11 @@ public final class BeforeStart {
         if (battery == null || dip == null) {
             return null;
         }
-        double volts = today.supply() == null || past.supply() == null ? 0 : today.supply() - past.supply();
-        return dip
-                + volts
-                + battery.standstill_a() * (battery.newAt(past.oat_c()) - battery.newAt(today.oat_c())) / 1000;
+        double colder = battery.newAt(today.oat_c()) / battery.newAt(past.oat_c());
+        if (today.supply() != null && past.supply() != null) {
+            return today.supply() - (past.supply() - dip) * colder;
+        }
+        return dip + battery.standstill_a() * (battery.newAt(past.oat_c()) - battery.newAt(today.oat_c())) / 1000;
     }
 
     private static @Nullable Range range(List<Past> starts, Function<Past, @Nullable Double> number, String because) {
@@ -228,7 +239,9 @@ public final class BeforeStart {
         boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
         Double now = today.supply();
         double least = supply.beforeStarterAt(today.elevation_ft());
-        if (now != null && now < least) {
+        // Where the ducts are known they tell it better: which source, which valve, which pack.
+        boolean toldByDucts = air && supply.air() != null;
+        if (now != null && now < least && !toldByDucts) {
             advice.add(
                     air
                             ? text(
@@ -264,86 +277,5 @@ public final class BeforeStart {
                     today.tailWind_kt(), profile.drive().tailWindCaution_kt()));
         }
         return advice;
-    }
-
-    /** Expected against got, for all that was measured. */
-    public static List<Comparison> compare(Expected expected, Got got) {
-        List<Comparison> all = new ArrayList<>();
-        compare(all, Compared.DIP, expected.dip_v(), got.dip_v());
-        compare(all, Compared.LIGHT, expected.timeToLight_s(), got.timeToLight_s());
-        compare(all, Compared.PEAK, expected.peak_c(), got.peak_c());
-        compare(all, Compared.IDLE, expected.timeToIdle_s(), got.timeToIdle_s());
-        return List.copyOf(all);
-    }
-
-    /** What is compared, how a difference is said, and what it could come from. */
-    private enum Compared {
-        DIP("dip", "V", 1, 0.4, "deeper a dip", "higher a dip", "", "charge, cold, or age of the battery?"),
-        LIGHT("to light", "s", 1, 0.4, "sooner to light", "later to light", "igniter, or fuel that comes late?", ""),
-        PEAK(
-                "peak",
-                "°C",
-                0,
-                15,
-                "cooler a peak",
-                "hotter a peak",
-                "early fuel, wind from behind, supply, or a compressor that fouls?",
-                ""),
-        IDLE("to idle", "s", 0, 3, "sooner at idle", "later at idle", "supply, drag, or fuel control?", "");
-
-        private final String what;
-        private final String unit;
-        private final int decimals;
-        /** What lies outside by less is no difference that anybody would look into. */
-        private final double worthSaying;
-
-        private final String less;
-        private final String more;
-        private final String ifMore;
-        private final String ifLess;
-
-        Compared(
-                String what,
-                String unit,
-                int decimals,
-                double worthSaying,
-                String less,
-                String more,
-                String ifMore,
-                String ifLess) {
-            this.what = what;
-            this.unit = unit;
-            this.decimals = decimals;
-            this.worthSaying = worthSaying;
-            this.less = less;
-            this.more = more;
-            this.ifMore = ifMore;
-            this.ifLess = ifLess;
-        }
-    }
-
-    private static void compare(List<Comparison> all, Compared what, @Nullable Range range, @Nullable Double got) {
-        if (got != null) {
-            String says = range == null ? null : differs(what, range, got);
-            all.add(new Comparison(what.what, range, got, what.unit, what.decimals, says));
-        }
-    }
-
-    private static @Nullable String differs(Compared what, Range range, double got) {
-        boolean more = got > range.highest();
-        double outside = range.outside(got);
-        if (outside < what.worthSaying) {
-            return null;
-        }
-        String cause = more ? what.ifMore : what.ifLess;
-        return text(
-                "%." + what.decimals + "f %s %s than %s%s",
-                outside,
-                what.unit,
-                more ? what.more : what.less,
-                range.starts() > 1
-                        ? text("any of the %d before", range.starts())
-                        : range.starts() == 1 ? "the one before" : "a new battery's",
-                cause.isEmpty() ? "" : ": " + cause);
     }
 }

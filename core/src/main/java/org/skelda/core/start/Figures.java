@@ -12,6 +12,10 @@ final class Figures {
     private static final double FALLEN_pct = 2;
     private static final double FALLS_pctps = -0.5;
     private static final double TAKEN_v = 1.5;
+    /** An ammeter that sees the starter shows hundreds of amperes at the dip. */
+    private static final double STARTER_SEEN_a = 100;
+
+    private static final double MOHM_PER_OHM = 1000;
 
     private double peak_c = Double.NEGATIVE_INFINITY;
     private long peakAt_us = Signal.NEVER;
@@ -25,6 +29,8 @@ final class Figures {
     private long starter_us;
     private double lowestDuct_kpa = Double.POSITIVE_INFINITY;
     private double voltsBefore = Double.NaN;
+    private double amperesBefore = Double.NaN;
+    private double amperesAtDip = Double.NaN;
     private boolean fellOnStarter;
     private long last_us = Signal.NEVER;
     private boolean starterBefore;
@@ -46,6 +52,7 @@ final class Figures {
         }
         if (sample.at_us() - a.startedAt_us() <= DIP_WITHIN_us && sample.bus_v() < dip_v) {
             dip_v = sample.bus_v();
+            amperesAtDip = sample.bus_a();
         }
         if (!fuelled && starterBefore && sample.spool_pct() > motoring_pct) {
             motoring_pct = sample.spool_pct();
@@ -55,6 +62,7 @@ final class Figures {
         }
         if (Double.isNaN(voltsBefore)) {
             voltsBefore = sample.bus_v();
+            amperesBefore = sample.bus_a();
         }
         fellOnStarter = fellOnStarter || starterBefore && fallsOnStarter(a);
         preferred(a, sample);
@@ -137,6 +145,18 @@ final class Figures {
     /** Lowest bus volts within 2.0 s of starter on, where they are measured. */
     Optional<Double> dip_v() {
         return dip_v < Double.POSITIVE_INFINITY ? Optional.of(dip_v) : Optional.empty();
+    }
+
+    /**
+     * Resistance of what fed the starter, mOhm: (volts before less volts at the dip) / (current at the dip less current
+     * before), at the one instant of the dip. Empty where the ammeter does not see the starter.
+     */
+    Optional<Double> resistance_mohm() {
+        double taken_a = amperesAtDip - amperesBefore;
+        double fallen_v = voltsBefore - dip_v;
+        return taken_a >= STARTER_SEEN_a && fallen_v > 0
+                ? Optional.of(fallen_v / taken_a * MOHM_PER_OHM)
+                : Optional.empty();
     }
 
     /** Fuel flow at light-off (kg/h), where it was lit and flow was read. */

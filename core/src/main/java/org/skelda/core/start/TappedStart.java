@@ -251,6 +251,7 @@ public record TappedStart(List<Told> taps) {
                         null,
                         null,
                         null,
+                        null,
                         between(Tap.FUEL_ON, Tap.LIGHT_OFF),
                         between(Tap.STARTER_ON, Tap.IDLE),
                         null,

@@ -115,6 +115,7 @@ class StartsOfDepartureTest {
                                 null,
                                 null,
                                 null,
+                                null,
                                 Duration.ofSeconds(30)))),
                 Event.of(new AttemptEvent.TraceStored(Subject.engine(2), number, "a".repeat(64), 540)));
     }

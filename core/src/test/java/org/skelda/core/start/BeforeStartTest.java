@@ -7,18 +7,18 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.skelda.core.start.BeforeStart.Comparison;
 import org.skelda.core.start.BeforeStart.Expected;
-import org.skelda.core.start.BeforeStart.Got;
 import org.skelda.core.start.BeforeStart.Past;
 import org.skelda.core.start.BeforeStart.Today;
+import org.skelda.core.start.ExpectedAndGot.Comparison;
+import org.skelda.core.start.ExpectedAndGot.Got;
 
 /** What to expect before the starter, and what was got. */
 class BeforeStartTest {
     private final StartProfile electric = TestProfiles.onCurrent();
 
     private static Past past(double oat, double dip, double peak) {
-        return new Past(oat, 100, 25.0, dip, 18.0, 3.5, peak, 30.0);
+        return new Past(oat, 100, 25.0, dip, null, 3.5, peak, 30.0);
     }
 
     private static Today today(double oat, Double supply, double wind, boolean loads) {
@@ -62,11 +62,33 @@ class BeforeStartTest {
 
     @Test
     void theDipIsBroughtToTodaysBattery() {
-        // R grows by 0.9 % of 8 mOhm for each degC below 25: at -15 degC by 2.88 mOhm, at 900 A that is 2.59 V.
+        // It fell by 7 V at 25 degC; R grows by 0.9 % for each degC below 25, so that at -15 degC it falls by 1.36 as
+        // much.
         Expected cold = BeforeStart.expected(electric, today(-15, 24.5, 0, false), List.of(past(25, 18, 700)));
-        assertThat(cold.dip_v().median()).isCloseTo(18 - 0.5 - 2.592, within(0.001));
+        assertThat(cold.dip_v().median()).isCloseTo(24.5 - 7 * 1.36, within(0.001));
         assertThat(cold.advice())
-                .anyMatch(line -> line.startsWith("Expected dip 14.9 V is under the caution of 16.5 V"));
+                .anyMatch(line -> line.startsWith("Expected dip 15.0 V is under the caution of 16.5 V"));
+    }
+
+    @Test
+    void theBatteryIsComparedWithANewOneAtOneTemperature() {
+        // 8 mOhm new at 25 degC, 9.44 at 5: a fifth more than new, on a warm day and on a cold one.
+        List<Past> seen = List.of(resisting(25, 9.6), resisting(5, 1.2 * 8 * 1.18), resisting(15, 1.2 * 8 * 1.09));
+        Expected expected = BeforeStart.expected(electric, today(5, 25.0, 0, false), seen);
+        assertThat(expected.resistance().ofNew()).isCloseTo(1.2, within(1e-9));
+        assertThat(expected.resistance().today_mohm()).isCloseTo(1.2 * 8 * 1.18, within(1e-9));
+        assertThat(expected.resistance().starts()).isEqualTo(3);
+        Expected fresh = BeforeStart.expected(electric, today(5, 25.0, 0, false), List.of(past(5, 18, 700)));
+        assertThat(fresh.resistance()).isNull();
+        if (fresh.alone() != null) {
+            assertThat(expected.alone().spool_pct())
+                    .as("what resists more turns it less")
+                    .isLessThan(fresh.alone().spool_pct());
+        }
+    }
+
+    private static Past resisting(double oat, double resistance_mohm) {
+        return new Past(oat, 100, 25.0, 18.0, resistance_mohm, 3.5, 700.0, 30.0);
     }
 
     @Test
@@ -96,7 +118,7 @@ class BeforeStartTest {
     void afterwardsExpectedStandsAgainstGot() {
         Expected expected = BeforeStart.expected(
                 electric, today(15, 25.0, 0, false), List.of(past(15, 18, 700), past(15, 18.2, 720)));
-        assertThat(BeforeStart.compare(expected, new Got(18.1, 4.3, 760.0, 30.2)))
+        assertThat(ExpectedAndGot.compare(expected, new Got(18.1, 4.3, 760.0, 30.2)))
                 .extracting(Comparison::what, Comparison::says)
                 .containsExactly(
                         tuple("dip", null),
@@ -108,7 +130,7 @@ class BeforeStartTest {
                                 "40 °C hotter a peak than any of the 2 before: early fuel, wind from behind, supply,"
                                         + " or a compressor that fouls?"),
                         tuple("to idle", null));
-        assertThat(BeforeStart.compare(expected, new Got(16.0, 3.0, null, null)))
+        assertThat(ExpectedAndGot.compare(expected, new Got(16.0, 3.0, null, null)))
                 .extracting(Comparison::says)
                 .containsExactly(
                         "2.0 V deeper a dip than any of the 2 before: charge, cold, or age of the battery?",

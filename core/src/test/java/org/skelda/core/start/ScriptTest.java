@@ -145,7 +145,7 @@ class ScriptTest {
                     List.of(),
                     null,
                     new AttemptReport.Remembered(
-                            null, null, null, null, null, null, Duration.ofSeconds(30), null, false, false),
+                            null, null, null, null, null, null, null, Duration.ofSeconds(30), null, false, false),
                     List.of(),
                     java.util.Map.of());
         }

@@ -155,6 +155,7 @@ public final class AttemptCodec implements FactCodec<AttemptEvent> {
         put(node, "timeToIdle_s", s.timeToIdle() == null ? null : (Double) seconds(s.timeToIdle()));
         put(node, "flowAtLightOff_kgph", s.flowAtLightOff_kgph());
         put(node, "dip_v", s.dip_v());
+        put(node, "resistance_mohm", s.resistance_mohm());
         put(node, "motoring_pct", s.motoring_pct());
         return node.put("starterOn_s", seconds(s.starterOn()));
     }
@@ -168,6 +169,7 @@ public final class AttemptCodec implements FactCodec<AttemptEvent> {
                 maybeDuration(node, "timeToIdle_s"),
                 maybeNumber(node, "flowAtLightOff_kgph"),
                 maybeNumber(node, "dip_v"),
+                maybeNumber(node, "resistance_mohm"),
                 maybeNumber(node, "motoring_pct"),
                 duration(node, "starterOn_s"));
     }

@@ -223,6 +223,7 @@ public final class SampleLog {
                                 null,
                                 128.5,
                                 null,
+                                null,
                                 23.4,
                                 Duration.ofMillis(58_000)))),
                 Event.of(new AttemptEvent.AttemptEnded(
@@ -236,6 +237,7 @@ public final class SampleLog {
                                 Duration.ofMillis(44_000),
                                 null,
                                 18.25,
+                                8.875,
                                 null,
                                 Duration.ofMillis(30_000)))),
                 Event.of(new AttemptEvent.TraceStored(Subject.engine(2), 1, "c".repeat(64), 612)),
