@@ -82,6 +82,7 @@ class EveryEndpointTest {
             GET    /api/departures/{id}/apu                        401 404 200 200 200 200
             GET    /api/departures/{id}/lights                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts                     401 404 200 200 200 200
+            GET    /api/departures/{id}/starts/order               401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404 404
             GET    /api/departures/{id}/starts/{engine}/{number}/replay  401 404 404 404 404 404

@@ -123,6 +123,10 @@ final class KindPlans {
                         Procedure.Style.FLOW,
                         marked("off", new Action("Brake", "released"), motion(Marks.Motion.BEGINS)),
                         marked("brakes", new Callout("Brakes", "Brakes checked", Role.FLYING), Marks.NONE),
+                        marked(
+                                "second",
+                                new Action("Second engine", "watched"),
+                                new Marks(null, false, false, true, null, false, false, Set.of(), null, null, null)),
                         marked("stand", new Action("Brake", "set"), motion(Marks.Motion.ENDS)),
                         marked(
                                 "flaps",

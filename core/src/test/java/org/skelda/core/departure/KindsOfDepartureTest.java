@@ -184,6 +184,16 @@ class KindsOfDepartureTest {
     }
 
     @Test
+    void whatIsNotForTheOneWhoSteersIsTheOthersWhileTheAircraftMoves() {
+        log.accept(CAPTAIN, tick("taxi/off"));
+        assertThat(why(log.refuse(CAPTAIN, tick("taxi/second")))).isEqualTo(Why.OthersPart.class);
+        log.accept(OFFICER, tick("taxi/second"));
+        log.accept(OFFICER, Ask.of(new LineAsk.Undo(LineRef.parse("taxi/second"), null)));
+        log.accept(CAPTAIN, tick("taxi/stand"));
+        log.accept(CAPTAIN, tick("taxi/second"));
+    }
+
+    @Test
     void aLineHeldUntilAgreedWaitsForTheOtherMayBeRepeatedAndOpensWithANewCrew() {
         log.accept(CAPTAIN, work(KindPlans.SPEEDS, Doing.Answer.PLAIN));
         assertThat(line(KindPlans.SPEEDS).state()).isEqualTo(LineState.RESPONDED);
