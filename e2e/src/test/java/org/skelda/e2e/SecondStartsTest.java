@@ -11,8 +11,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /**
- * The start that comes after the first: while the aircraft taxies on one engine, with the running generator's help, on
- * the running engine's air; and the one that goes on though its cart is lost.
+ * The start that comes after the first: while the aircraft taxies on one engine, on the running engine's air; and the
+ * one that goes on though its cart is lost.
  */
 class SecondStartsTest extends StartJourney {
     SecondStartsTest() {
@@ -75,54 +75,6 @@ class SecondStartsTest extends StartJourney {
                 .as("nothing is left to be started")
                 .isZero();
         assertThat(browsers.errors()).isEmpty();
-    }
-
-    @Test
-    void theSecondStartOfATurbopropWaitsForTheRunningGenerator() {
-        DeskOfDeparture desk = at("Teitur Vagsborg", "702")
-                .reads(Map.of(
-                        "Oil pressure at idle", "498",
-                        "ITT at idle", "588",
-                        "ITT before the starter", "39",
-                        "High idle", "72",
-                        "Load of the running generator", "28",
-                        "Left bus volts, ties NORMAL", "27.9",
-                        "Left bus volts, ties CLOSED by hand", "27.6"));
-        StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft();
-        byHand(start, 2);
-        start.press("t");
-        desk.workUntil(() -> desk.line().equals("Load of the running generator"));
-        readWrong(desk, "41", "35");
-        desk.lookAheadTo("The second engine may be started");
-        desk.card().getByText("Load of the running generator").first().waitFor();
-        picture(desk, "load-gate-shut");
-        desk.go("Between the engines");
-        desk.workUntil(() -> desk.line().startsWith("Left bus volts, ties CLOSED"));
-        readWrong(desk, "26.8", "27.2");
-        desk.workUntil(() -> desk.isStart() && desk.title().equals("Start engine 1"));
-        byHand(start, 1);
-        assertThat(outcomes(log(desk))).containsExactly("NORMAL", "NORMAL");
-        assertThat(browsers.errors()).isEmpty();
-    }
-
-    /** Types a reading that its limit does not allow, and sees it named; the next answer reads it anew. */
-    private static void readWrong(DeskOfDeparture desk, String reading, String limit) {
-        TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
-        desk.type(reading);
-        desk.press("Enter");
-        desk.card().getByText("outside").first().waitFor();
-        assertThat(desk.cardText()).contains(limit);
-    }
-
-    private static void byHand(StartOfEngine start, int engine) {
-        start.press("i");
-        start.press("e");
-        start.waitForCall("ON_TRACK", 10);
-        start.spoolAt(15);
-        start.press("f");
-        start.waitForCall("HAND_DUE", 30);
-        start.press("e");
-        started(start.desk(), engine);
     }
 
     @Test

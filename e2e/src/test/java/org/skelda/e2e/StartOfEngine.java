@@ -45,8 +45,18 @@ final class StartOfEngine {
 
     /** Moves a control by its key, which it takes twice. */
     void press(String key) {
+        ready(key);
+        pressReady(key);
+    }
+
+    /** The first press of a control: the finger is on it. */
+    void ready(String key) {
         page.keyboard().press(key);
         controls().getByText("press again").waitFor();
+    }
+
+    /** The second press of a control that is ready. */
+    void pressReady(String key) {
         page.keyboard().press(key);
         controls()
                 .getByText("press again")

@@ -22,6 +22,7 @@ public final class BeforeStart {
     private static final int ENOUGH_ALIKE = 3;
     private static final double ALIKE_degC = 15;
     private static final double ALIKE_ft = 2000;
+    private static final double OVER_FULL_v = 0.5;
 
     private BeforeStart() {}
 
@@ -150,13 +151,18 @@ public final class BeforeStart {
         if (battery == null) {
             return null;
         }
+        boolean fromBattery = isFromBattery(battery, volts);
         Range past = range(
-                ten,
+                ten.stream()
+                        .filter(start -> isFromBattery(battery, start.supply()) == fromBattery)
+                        .toList(),
                 start -> dipToday(profile, today, start),
                 text(
-                        "its last starts, brought to %s and %.0f °C",
-                        volts == null ? "the same volts" : text("%.1f V", volts), today.oat_c()));
-        if (past != null || volts == null) {
+                        "its last starts%s, brought to %s and %.0f °C",
+                        fromBattery ? "" : " with outside help",
+                        volts == null ? "the same volts" : text("%.1f V", volts),
+                        today.oat_c()));
+        if (past != null || volts == null || !fromBattery) {
             return past;
         }
         double fresh = volts - battery.standstill_a() * battery.newAt(today.oat_c()) / 1000;
@@ -182,8 +188,15 @@ public final class BeforeStart {
                 : new Resistance(ofNew.median() * battery.newAt(today.oat_c()), ofNew.median(), ofNew.starts());
     }
 
+    /**
+     * Whether a battery alone feeds the starter: more volts than it has when full are ground power's or a generator's.
+     */
+    private static boolean isFromBattery(StartProfile.Supply.Battery battery, @Nullable Double volts) {
+        return volts == null || volts <= battery.full_v() + OVER_FULL_v;
+    }
+
     private static @Nullable Double ofNew(StartProfile.Supply.Battery battery, Past past) {
-        Double resistance_mohm = past.resistance_mohm();
+        Double resistance_mohm = isFromBattery(battery, past.supply()) ? past.resistance_mohm() : null;
         return resistance_mohm == null ? null : (Double) (resistance_mohm / battery.newAt(past.oat_c()));
     }
 

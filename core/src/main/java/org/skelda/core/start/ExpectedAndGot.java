@@ -45,7 +45,15 @@ public final class ExpectedAndGot {
 
     /** What is compared, how a difference is said, and what it could come from. */
     private enum Compared {
-        DIP("dip", "V", 1, 0.4, "deeper a dip", "higher a dip", "", "charge, cold, or age of the battery?"),
+        DIP(
+                "dip",
+                "V",
+                1,
+                0.4,
+                "deeper a dip",
+                "higher a dip",
+                "ground power, or a generator's help?",
+                "charge, cold, or age of the battery?"),
         LIGHT("to light", "s", 1, 0.4, "sooner to light", "later to light", "igniter, or fuel that comes late?", ""),
         PEAK(
                 "peak",

@@ -87,6 +87,23 @@ class BeforeStartTest {
         }
     }
 
+    @Test
+    void aStartWithOutsideHelpTellsNothingOfTheBattery() {
+        Past onACart = new Past(15, 100, 27.5, 24.9, 2.9, 2.5, 690.0, 33.0);
+        List<Past> both = List.of(past(15, 18, 700), onACart);
+        Expected onBattery = BeforeStart.expected(electric, today(15, 25.0, 0, false), both);
+        assertThat(onBattery.resistance()).isNull();
+        assertThat(onBattery.dip_v().starts()).isEqualTo(1);
+        assertThat(onBattery.dip_v().median()).isCloseTo(18, within(1e-9));
+        Expected onGround = BeforeStart.expected(electric, today(15, 27.5, 0, false), both);
+        assertThat(onGround.dip_v().median()).isCloseTo(24.9, within(1e-9));
+        assertThat(onGround.dip_v().because()).startsWith("its last starts with outside help");
+        assertThat(BeforeStart.expected(electric, today(15, 27.5, 0, false), List.of(past(15, 18, 700)))
+                        .dip_v())
+                .as("what a cart gives is not known before it was seen")
+                .isNull();
+    }
+
     private static Past resisting(double oat, double resistance_mohm) {
         return new Past(oat, 100, 25.0, 18.0, resistance_mohm, 3.5, 700.0, 30.0);
     }
