@@ -10,6 +10,7 @@ import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -45,6 +46,7 @@ import tools.jackson.databind.json.JsonMapper;
 @ContextConfiguration(initializers = FreshDataFolder.class)
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
 class AttackTest {
+    private static final int OWN_BUFFER_BYTES = 64 * 1024;
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int MANY = 30_000_000;
 
@@ -112,7 +114,10 @@ class AttackTest {
     private record Raw(String status, String text, long taken) {}
 
     private Raw raw(String head, long body, boolean chunked) throws IOException {
-        try (Socket socket = new Socket("127.0.0.1", port)) {
+        try (Socket socket = new Socket()) {
+            // What waits on this side was not taken in by the server: the system would let megabytes wait here.
+            socket.setSendBufferSize(OWN_BUFFER_BYTES);
+            socket.connect(new InetSocketAddress("127.0.0.1", port));
             socket.setSoTimeout(20_000);
             OutputStream out = socket.getOutputStream();
             out.write((head + "\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
