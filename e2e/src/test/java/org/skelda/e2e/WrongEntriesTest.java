@@ -62,7 +62,7 @@ class WrongEntriesTest extends SharedServer {
         desk.waitForCard("APU may be started");
         assertThat(desk.cardText())
                 .contains(
-                        "Battery volts, loaded is not within limits",
+                        "Battery volts, loaded is not read yet",
                         "Fire tests is not complete",
                         "It guards the APU’s hot section".replace('’', '\''));
         desk.press("d");
