@@ -19,10 +19,6 @@ class EveryKindOfStartTest extends StartJourney {
         super(2);
     }
 
-    private DeskOfDeparture at(String person, String flight) {
-        return CrewMember.signIn(browsers, server, person).open(flight);
-    }
-
     private static Locator bar(DeskOfDeparture desk, int engine) {
         return desk.page().getByLabel("Verdict, engine " + engine);
     }

@@ -19,16 +19,12 @@ class SecondStartsTest extends StartJourney {
         super(4);
     }
 
-    private DeskOfDeparture at(String person, String flight) {
-        return CrewMember.signIn(browsers, server, person).open(flight);
-    }
-
     private static void started(DeskOfDeparture desk, int engine) {
         desk.text("Engine " + engine + ": started, at idle").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
     }
 
     @Test
-    void whileTaxyingOnOneEngineTheOneWhoDoesNotSteerStartsTheOther() {
+    void whileTaxiingOnOneEngineTheOneWhoDoesNotSteerStartsTheOther() {
         DeskOfDeparture flying = at("Frida Naust", "429");
         flying.waitForCard("Engine 2 may be started");
         flying.text("Start of engine 2").first().waitFor();
@@ -55,7 +51,7 @@ class SecondStartsTest extends StartJourney {
     }
 
     @Test
-    void aNormalAutomaticStartWhileTaxyingEndsWarmBeforeTheList() {
+    void aNormalAutomaticStartWhileTaxiingEndsWarmBeforeTheList() {
         DeskOfDeparture desk = at("Sunna Kvale", "429").reads(Map.of("Duct pressure before the starter", "228"));
         desk.waitForCard("Engine 2 may be started");
         desk.workUntil(desk::isStart);

@@ -42,7 +42,12 @@ abstract class StartJourney {
 
     /** The desk of a flight that waits for its engine start. */
     DeskOfDeparture atTheStart(String flight) {
-        return CrewMember.signIn(browsers, server, "Eir Strand").open(flight);
+        return at("Eir Strand", flight);
+    }
+
+    /** A flight's desk before somebody. */
+    DeskOfDeparture at(String person, String flight) {
+        return CrewMember.signIn(browsers, server, person).open(flight);
     }
 
     /** The events of a departure by their type. */

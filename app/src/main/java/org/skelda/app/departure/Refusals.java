@@ -259,7 +259,8 @@ final class Refusals {
             case GateState.Wait.ForStrands(List<String> ids) ->
                 "both strands come together here, and not complete are "
                         + ids.stream().map(this::title).collect(Collectors.joining(", "));
-            case GateState.Wait.ForReading(LineRef ref) -> label(ref) + " is not within limits";
+            case GateState.Wait.ForReading(LineRef ref) ->
+                label(ref) + (departure.line(ref).reading() == null ? " is not read yet" : " is not within limits");
             case GateState.Wait.ForLine(LineRef ref) -> label(ref) + " is not done";
             case GateState.Wait.ForFact(String name) -> fact(name) + " is not known";
             case GateState.Wait.InOrder(LineRef ref) -> label(ref) + " comes first in this list";

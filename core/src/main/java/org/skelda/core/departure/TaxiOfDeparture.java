@@ -15,10 +15,12 @@ import org.skelda.core.taxi.OneEngineTaxi;
 final class TaxiOfDeparture {
     private TaxiOfDeparture() {}
 
-    /** The latest start of what is left, while the crew means to taxi on one engine; none else. */
+    /** The latest start of what is left, while the crew means to taxi on one engine and the departure is not closed. */
     static Stream<ClockView> clocks(Departure departure, Progress progress, Instant at) {
         OneEngineTaxi taxi = departure.plan().type().taxi();
-        if (taxi == null || !Boolean.TRUE.equals(progress.toldOfState(taxi.onOne()))) {
+        if (taxi == null
+                || departure.lifecycle().closed()
+                || !Boolean.TRUE.equals(progress.toldOfState(taxi.onOne()))) {
             return Stream.of();
         }
         if (!(progress.value(DayFact.TAXI_MIN.id()).orElse(null) instanceof Value.Number(double way_min))) {
