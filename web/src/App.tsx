@@ -9,6 +9,7 @@ import { PlainPage } from './ui/PlainPage';
 const TodayPage = lazy(() => import('./today/TodayPage').then((page) => ({ default: page.TodayPage })));
 const DeparturePage = lazy(() => import('./departure/DeparturePage').then((page) => ({ default: page.DeparturePage })));
 const ReplayPage = lazy(() => import('./trace/ReplayPage').then((page) => ({ default: page.ReplayPage })));
+const BesidePage = lazy(() => import('./beside/BesidePage').then((page) => ({ default: page.BesidePage })));
 const TracesPage = lazy(() => import('./trace/TracesPage').then((page) => ({ default: page.TracesPage })));
 const FeedsPage = lazy(() => import('./feed/FeedsPage').then((page) => ({ default: page.FeedsPage })));
 const SchoolsPage = lazy(() => import('./school/SchoolsPage').then((page) => ({ default: page.SchoolsPage })));
@@ -55,6 +56,7 @@ export function App() {
           <Route path="/departures/:id/lights" element={<LightsPage />} />
           <Route path="/departures/:id/:procedure" element={<DeparturePage person={person} />} />
           <Route path="/departures/:id/starts/:engine/:number" element={<ReplayPage />} />
+          <Route path="/beside/:start" element={<BesidePage />} />
           <Route path="/traces" element={<TracesPage />} />
           <Route path="/traces/:id" element={<ReplayPage />} />
           <Route path="/feeds" element={<FeedsPage />} />

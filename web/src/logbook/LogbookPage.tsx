@@ -119,9 +119,11 @@ function StartsBefore({ starts }: { starts: Schemas['StartBefore'][] }) {
         </thead>
         <tbody>
           {starts.map((start) => (
-            <tr key={`${start.tail} ${start.engine} ${start.startedAt}`}>
+            <tr key={start.id}>
               <td>
-                {start.startedAt.slice(0, 10)} {utc(start.startedAt)}
+                <Link to={`/beside/before.${start.id}`}>
+                  {start.startedAt.slice(0, 10)} {utc(start.startedAt)}
+                </Link>
               </td>
               <td>{start.tail}</td>
               <td>{start.engine}</td>

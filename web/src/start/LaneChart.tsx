@@ -12,6 +12,11 @@ const TIME_AXIS_HEIGHT = 22;
 const DRAWN_EVERY_S = 0.25;
 const GAP_S = 1.5;
 
+/** What a start is drawn beside: another one, or the band of several at even steps; in seconds since the starter. */
+export type Beside =
+  | { samples: SampleRow[] }
+  | { from: number; step: number; lowest: (number | null)[]; median: (number | null)[]; highest: (number | null)[] };
+
 interface LaneChartProps {
   sheet: LaneSheet;
   samples: SampleRow[];
@@ -26,18 +31,21 @@ interface LaneChartProps {
   forecast: number[];
   /** Whether time is written under it. */
   axis: boolean;
+  /** Another start, or a band, behind this one. */
+  beside?: Beside | undefined;
 }
 
 /** One reading against time since the starter, its limits as bands and lines, and its forecast as a light one. */
-export function LaneChart({ sheet, samples, column, zero, span, height, forecast, axis }: LaneChartProps) {
+export function LaneChart({ sheet, samples, column, zero, span, height, forecast, axis, beside }: LaneChartProps) {
   const place = useRef<HTMLDivElement>(null);
   const plot = useRef<UPlot | null>(null);
   const [theme] = useTheme();
+  const isBeside = beside !== undefined;
   const room = height + (axis ? TIME_AXIS_HEIGHT : 0);
   useEffect(() => {
     const element = place.current;
     if (!element) return undefined;
-    const chart = new UPlot(options(sheet, span, element.clientWidth, room, axis), [[], [], []], element);
+    const chart = new UPlot(options(sheet, span, element.clientWidth, room, axis, isBeside), [[], [], []], element);
     plot.current = chart;
     const resize = new ResizeObserver(() => chart.setSize({ width: element.clientWidth, height: room }));
     resize.observe(element);
@@ -46,10 +54,11 @@ export function LaneChart({ sheet, samples, column, zero, span, height, forecast
       chart.destroy();
       plot.current = null;
     };
-  }, [sheet, span, room, axis, theme]);
+  }, [sheet, span, room, axis, theme, isBeside]);
   useEffect(() => {
-    plot.current?.setData(data(samples, column, zero, forecast));
-  }, [samples, column, zero, forecast, sheet, span, room, axis, theme]);
+    const own = data(samples, column, zero, forecast);
+    plot.current?.setData(beside ? UPlot.join([behind(beside, column), own]) : own);
+  }, [samples, column, zero, forecast, sheet, span, room, axis, theme, beside]);
   return (
     <div className={styles.chart} ref={place} role="img" aria-label={`${sheet.label} since the starter, ${sheet.unit}`}>
       {sheet.lines.map((line) => (
@@ -98,12 +107,28 @@ function data(samples: SampleRow[], column: number, zero: number, forecast: numb
   return [times, values, drawn];
 }
 
+/** Highest, lowest, and median or other start: what lies behind is drawn first. */
+function behind(beside: Beside, column: number): UPlot.AlignedData {
+  if ('samples' in beside) {
+    const [times, values] = data(beside.samples, column, 0, []);
+    const none: null[] = Array.from(times, () => null);
+    return [times, none, none, values ?? []];
+  }
+  return [
+    beside.median.map((_, index) => beside.from + index * beside.step),
+    beside.highest,
+    beside.lowest,
+    beside.median,
+  ];
+}
+
 interface Colours {
   ink: string;
   quiet: string;
   light: string;
   grid: string;
   now: string;
+  band: string;
   caution: string;
   warning: string;
 }
@@ -121,12 +146,20 @@ function colours(): Colours {
     light: of('--ink-3'),
     grid: of('--line'),
     now: of('--now'),
+    band: of('--now-soft'),
     caution: of('--caution-soft'),
     warning: of('--warn-soft'),
   };
 }
 
-function options(sheet: LaneSheet, span: number, width: number, height: number, axis: boolean): UPlot.Options {
+function options(
+  sheet: LaneSheet,
+  span: number,
+  width: number,
+  height: number,
+  axis: boolean,
+  beside: boolean,
+): UPlot.Options {
   const theme = colours();
   const { ink, quiet } = theme;
   const grid = { stroke: theme.grid, width: 1 };
@@ -140,9 +173,17 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
     scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
     series: [
       {},
+      ...(beside
+        ? [
+            { points: { show: false } },
+            { points: { show: false } },
+            { stroke: theme.now, width: 1.6, dash: [7, 4], points: { show: false } },
+          ]
+        : []),
       { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false },
       { stroke: theme.light, width: 2, dash: [4, 4], points: { show: false } },
     ],
+    ...(beside ? { bands: [{ series: [1, 2], fill: theme.band }] } : {}),
     axes: [
       {
         show: axis,
@@ -155,7 +196,10 @@ function options(sheet: LaneSheet, span: number, width: number, height: number, 
       },
       { size: AXIS_WIDTH, stroke: quiet, font, grid, ticks: { show: false }, splits: () => marks(sheet.most) },
     ],
-    hooks: { drawClear: [(chart) => drawLimits(chart, sheet, theme)], draw: [(chart) => drawNow(chart, theme)] },
+    hooks: {
+      drawClear: [(chart) => drawLimits(chart, sheet, theme)],
+      draw: beside ? [] : [(chart) => drawNow(chart, theme)],
+    },
   };
 }
 

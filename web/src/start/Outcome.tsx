@@ -24,6 +24,7 @@ export function Outcome({ engine, live }: { engine: number; live: EngineLive }) 
         ) : (
           <>
             <Link to={`/departures/${page.id}/starts/${engine}/${record.number}`}>Replay</Link>{' '}
+            <Link to={`/beside/departure.${page.id}.${engine}.${record.number}`}>Beside the last ten</Link>{' '}
             <a href={`/api/departures/${page.id}/starts/${engine}/${record.number}/trace`} download>
               Trace as CSV
             </a>

@@ -1,5 +1,6 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { Replay, SampleRow } from '../api/client';
 import { useKeys } from '../keys/useKeys';
 import type { EngineLive } from '../live/liveState';
@@ -15,8 +16,11 @@ import { frameAt, samplesUntil, stepOf } from './replayTime';
 const TICK_MS = 100;
 const SPEEDS = [1, 2, 5, 10, 20];
 
-/** The desk of a start, run again from its trace: at one to twenty times life, or wherever the hand puts it. */
-export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
+/**
+ * The desk of a start, run again from its trace: at one to twenty times life, or wherever the hand puts it. `beside`:
+ * the start, for the page that lays it beside others.
+ */
+export function ReplayDesk({ replay, file, beside }: { replay: Replay; file: string; beside: string }) {
   const first = replay.frames[0]?.at ?? 0;
   const last = replay.frames.at(-1)?.at ?? 0;
   const [at, setAt] = useState(first);
@@ -88,9 +92,14 @@ export function ReplayDesk({ replay, file }: { replay: Replay; file: string }) {
             setAt(first + Number(event.currentTarget.value) * 1000);
           }}
         />
-        <Button component="a" href={file} download>
-          Save as CSV
-        </Button>
+        <span className={styles.ways}>
+          <Button component={Link} to={`/beside/${beside}`}>
+            Beside others
+          </Button>
+          <Button component="a" href={file} download>
+            Save as CSV
+          </Button>
+        </span>
       </div>
       <VerdictBar engine={frame.view.engine} name={frame.view.name} live={live} silent={false} link="live" />
       <div className={styles.columns}>

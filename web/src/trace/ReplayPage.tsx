@@ -36,10 +36,11 @@ export function ReplayPage() {
       </PlainPage>
     );
   const file = engine ? `/api/departures/${id}/starts/${engine}/${number}/trace` : `/api/traces/${id}/file`;
+  const beside = engine ? `departure.${id}.${engine}.${number}` : `trace.${id}.1`;
   return (
     <div className={styles.page}>
       <PageHead title="Replay" />
-      {replay.data ? <ReplayDesk replay={replay.data} file={file} /> : <p>Loading the trace.</p>}
+      {replay.data ? <ReplayDesk replay={replay.data} file={file} beside={beside} /> : <p>Loading the trace.</p>}
     </div>
   );
 }

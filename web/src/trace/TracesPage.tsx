@@ -2,7 +2,7 @@ import { Button, NativeSelect, NumberInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { answered, api, ProblemError } from '../api/client';
+import { answered, api, ProblemError, type Schemas } from '../api/client';
 import { outcomeWords } from '../start/startWords';
 import { PageHead } from '../people/PageHead';
 import { utc } from '../ui/time';
@@ -27,6 +27,7 @@ export function TracesPage() {
               <tr>
                 <th scope="col">File</th>
                 <th scope="col">Type</th>
+                <th scope="col">Engine</th>
                 <th scope="col">Attempts</th>
                 <th scope="col">Opened</th>
                 <th scope="col">
@@ -45,6 +46,9 @@ export function TracesPage() {
                   <td>
                     {trace.typeId}
                     <small>{trace.elevation_ft} ft</small>
+                  </td>
+                  <td>
+                    <EngineOfTrace trace={trace} />
                   </td>
                   <td>{trace.outcomes ? trace.outcomes.split(' ').map(outcomeWords).join(', ') : 'none'}</td>
                   <td>
@@ -66,6 +70,54 @@ export function TracesPage() {
         </p>
       </main>
     </div>
+  );
+}
+
+/** Of which engine a trace is: then it stands among the starts of that engine. */
+function EngineOfTrace({ trace }: { trace: Schemas['Trace'] }) {
+  const queries = useQueryClient();
+  const tails = useQuery({
+    queryKey: ['trace-tails'],
+    queryFn: () => answered(api.GET('/api/traces/tails')),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const attach = useMutation({
+    mutationFn: (of: string) => {
+      const [tail, engine] = of.split(' ');
+      return answered(
+        api.PUT('/api/traces/{id}/engine', {
+          params: { path: { id: trace.id } },
+          body: tail && engine ? { tail, engine: Number(engine) } : {},
+        }),
+      );
+    },
+    onSettled: () => queries.invalidateQueries({ queryKey: ['traces'] }),
+  });
+  const engines = (tails.data ?? [])
+    .filter((tail) => tail.typeId === trace.typeId)
+    .flatMap((tail) =>
+      [...tail.engines]
+        .sort((a, b) => a - b)
+        .map((engine) => ({ value: `${tail.tail} ${engine}`, label: `${tail.tail}, engine ${engine}` })),
+    );
+  const value = trace.tail && trace.engine ? `${trace.tail} ${trace.engine}` : '';
+  return (
+    <>
+      <NativeSelect
+        aria-label={`Engine of ${trace.name}`}
+        value={value}
+        disabled={attach.isPending || engines.length === 0}
+        onChange={(event) => attach.mutate(event.currentTarget.value)}
+        data={[{ value: '', label: engines.length === 0 ? 'no tail of this type' : 'not said' }, ...engines]}
+      />
+      {attach.isError && (
+        <span role="alert">
+          {attach.error instanceof ProblemError
+            ? `${attach.error.problem.detail} ${attach.error.problem.todo}`
+            : 'The server did not answer; it is not known whether the engine was kept.'}
+        </span>
+      )}
+    </>
   );
 }
 

@@ -101,4 +101,48 @@ class TracesTest extends SharedServer {
                 .waitFor();
         page.getByText("QX-LOM, engine 2, attempt 1, flight 208").waitFor();
     }
+
+    @Test
+    void twoStartsStandBesideEachOther() throws IOException {
+        Page page = traces();
+        page.getByLabel("Type, when the file does not name it").selectOption("HAVERN-2M");
+        Path late = server.data().resolve("late.csv");
+        Files.copy(EXAMPLE, late);
+        choose(page, late);
+        page.getByRole(AriaRole.MAIN, new Page.GetByRoleOptions().setName("Replay"))
+                .waitFor();
+        page.navigate(server.address() + "/traces");
+        page.getByLabel("Engine of late.csv").selectOption("QX-LOM, engine 2");
+        page.navigate(server.address() + "/logbook");
+        page.getByText("Engine 2, attempt 1").first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Beside others"))
+                .click();
+        page.getByText("of the last 10 good starts before it").waitFor();
+        Axe.findsNothing(page, "beside the last ten");
+        assertThat(figure(page, "peak, °C")).contains("512 to 562");
+        // From one to the next by the arrows alone, to the file, which is the last of its own engine.
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("The last ten"))
+                .focus();
+        for (int i = 0; i < 11; i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        page.getByText("late.csv, attempt 1: hot start").waitFor();
+        Axe.findsNothing(page, "beside another");
+        assertThat(figure(page, "peak, °C")).matches("(?s).*\\d{3}\\s+756\\s+−\\d{3}.*");
+        assertThat(figure(page, "to idle, s")).contains("none");
+        page.navigate(server.address() + "/traces");
+        page.getByLabel("Engine of late.csv").selectOption("not said");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("late.csv"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Beside others"))
+                .click();
+        page.getByText("say under Traces of which engine this file is").waitFor();
+        assertThat(browsers.errors()).isEmpty();
+    }
+
+    private static String figure(Page page, String name) {
+        return page.locator("tr", new Page.LocatorOptions().setHasText(name))
+                .first()
+                .innerText();
+    }
 }

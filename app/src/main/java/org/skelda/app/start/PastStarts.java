@@ -2,12 +2,16 @@ package org.skelda.app.start;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Starts from before departures were kept here, taken into the history of their engine. They are judged like any other.
@@ -15,9 +19,11 @@ import org.springframework.stereotype.Service;
 @Service
 public class PastStarts {
     private final StartHistory history;
+    private final KeptStarts kept;
 
-    PastStarts(StartHistory history) {
+    PastStarts(StartHistory history, KeptStarts kept) {
         this.history = history;
+        this.kept = kept;
     }
 
     /** Whether anything is known of an engine's starts. */
@@ -28,6 +34,7 @@ public class PastStarts {
     /**
      * A start from before departures were kept here.
      *
+     * @param id under which it is kept
      * @param engine 1 to 4
      * @param startedAt when the starter went on
      * @param outcome its name in files
@@ -37,6 +44,7 @@ public class PastStarts {
      * @param dip_v lowest bus volts, V; null where they are not measured
      */
     public record StartBefore(
+            UUID id,
             String tail,
             int engine,
             Instant startedAt,
@@ -52,9 +60,12 @@ public class PastStarts {
     }
 
     /**
+     * With its readings, so that another can be laid beside it.
+     *
      * @param oat_c outside air then; @param elevation_ft of the stand; @param samples of one start, in the order of
      *     time
      */
+    @Transactional
     public void add(
             String operatorId,
             String tail,
@@ -67,7 +78,8 @@ public class PastStarts {
         samples.forEach(monitor::accept);
         String sha256 = new AttemptTrace(profile, samples, List.of()).sha256();
         for (int i = 0; i < monitor.attempts().size(); i++) {
-            history.remember(
+            AttemptReport report = monitor.attempts().get(i);
+            Optional<UUID> id = history.remember(
                     new StartHistory.Place(
                             null,
                             operatorId,
@@ -77,10 +89,11 @@ public class PastStarts {
                             i + 1,
                             oat_c,
                             elevation_ft),
-                    monitor.attempts().get(i),
+                    report,
                     samples,
                     profile,
                     sha256);
+            id.ifPresent(of -> kept.keep(of, profile, report, samples));
         }
     }
 }

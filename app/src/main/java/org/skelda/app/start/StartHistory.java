@@ -7,6 +7,7 @@ import java.sql.Timestamp;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptSummary;
@@ -60,19 +61,25 @@ class StartHistory {
         }
     }
 
-    /** Keeps an attempt's numbers; the same attempt of a departure again changes nothing. */
-    void remember(Place place, AttemptReport report, List<Sample> samples, StartProfile profile, String sha256) {
+    /**
+     * Keeps an attempt's numbers; the same attempt of a departure again changes nothing.
+     *
+     * @return the id under which they are kept; empty when they were already
+     */
+    Optional<UUID> remember(
+            Place place, AttemptReport report, List<Sample> samples, StartProfile profile, String sha256) {
         AttemptSummary summary = AttemptSummary.of(report);
         if (place.departureId() != null && isKnown(place.departureId(), place.of(), place.number())) {
-            return;
+            return Optional.empty();
         }
+        UUID id = UuidCreator.getTimeOrderedEpoch();
         database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, "
                         + "started_at, outcome, oat_c, elevation_ft, supply, "
                         + "dip_v, resistance_mohm, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, "
                         + "flow_at_light_kgph, trace_sha256, samples) "
                         + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(Arrays.asList(
-                        UuidCreator.getTimeOrderedEpoch(),
+                        id,
                         place.departureId(),
                         place.of().toString(),
                         place.number(),
@@ -94,6 +101,7 @@ class StartHistory {
                         sha256,
                         samples.size()))
                 .update();
+        return Optional.of(id);
     }
 
     private boolean isKnown(UUID departureId, Subject of, int number) {
@@ -165,12 +173,14 @@ class StartHistory {
 
     /** Starts that belong to no departure, the newest first. */
     List<PastStarts.StartBefore> before(String operatorId) {
-        return database.sql("select tail, subject, started_at, outcome, peak_c, time_to_light_s, time_to_idle_s, dip_v "
-                        + "from start_attempt "
-                        + "where operator_id = ? and departure_id is null order by started_at desc limit "
-                        + LISTED)
+        return database.sql(
+                        "select tail, subject, started_at, outcome, peak_c, time_to_light_s, time_to_idle_s, dip_v, id "
+                                + "from start_attempt "
+                                + "where operator_id = ? and departure_id is null order by started_at desc limit "
+                                + LISTED)
                 .params(operatorId)
                 .query((row, _) -> new PastStarts.StartBefore(
+                        row.getObject(9, UUID.class),
                         row.getString(1),
                         Subject.parse(row.getString(2)).number(),
                         row.getTimestamp(3).toInstant(),

@@ -18,7 +18,8 @@ import org.skelda.core.start.Switch;
 public record StartMessage(StartView view, List<List<@Nullable Double>> samples) {
     private static final double US_PER_MS = 1000;
 
-    static List<List<@Nullable Double>> rows(StartProfile profile, List<Sample> samples) {
+    /** Readings as they go over a wire; times as the samples have them, in milliseconds. */
+    public static List<List<@Nullable Double>> rows(StartProfile profile, List<Sample> samples) {
         return samples.stream()
                 .map(sample -> {
                     List<@Nullable Double> row = new ArrayList<>();

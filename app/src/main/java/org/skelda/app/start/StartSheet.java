@@ -51,7 +51,8 @@ public record StartSheet(
     /** @param value in the lane's unit; @param words what it is, in figures */
     public record Line(double value, String words, Kind kind) {}
 
-    static StartSheet of(StartProfile profile, double elevation_ft) {
+    /** The sheet of a type. @param elevation_ft of the stand */
+    public static StartSheet of(StartProfile profile, double elevation_ft) {
         List<LaneSheet> lanes = new ArrayList<>();
         lanes.add(lane(profile, Parameter.SPOOL, "%", 1, profile.idle().speed_pct() * ROOM, List.of()));
         lanes.add(lane(

@@ -6,14 +6,17 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
+import org.skelda.app.fleet.Fleet;
 import org.skelda.app.people.PlainName;
 import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
+import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.Replay;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -29,6 +32,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -45,10 +49,14 @@ class TraceController {
     private static final long QUOTA_BYTES = 500L * 1000 * 1000;
 
     private final Traces traces;
+    private final Fleet fleet;
+    private final Packs packs;
     private final ServerClock clock;
 
-    TraceController(Traces traces, ServerClock clock) {
+    TraceController(Traces traces, Fleet fleet, Packs packs, ServerClock clock) {
         this.traces = traces;
+        this.fleet = fleet;
+        this.packs = packs;
         this.clock = clock;
     }
 
@@ -56,6 +64,47 @@ class TraceController {
     @GetMapping("/types")
     List<String> types() {
         return StartProfiles.TYPES;
+    }
+
+    /** Whose a trace can be. @param typeId of the tail; @param engines that it has */
+    record TailOfFleet(String tail, String typeId, Set<Integer> engines) {}
+
+    /** The operator's tails whose starts can be judged. */
+    @GetMapping("/tails")
+    List<TailOfFleet> tails(@AuthenticationPrincipal SignedIn person) {
+        return fleet.tails(person.operatorId()).stream()
+                .map(registration -> fleet.tail(person.operatorId(), registration))
+                .filter(tail -> StartProfiles.TYPES.contains(tail.typeId())
+                        && packs.hasProcedures(person.operatorId(), tail.typeId()))
+                .map(tail -> new TailOfFleet(
+                        tail.registration(),
+                        tail.typeId(),
+                        packs.planFor(person.operatorId(), tail.typeId()).engines()))
+                .toList();
+    }
+
+    /** Of which engine a trace is; both null: of none that is known. */
+    record EngineOfTrace(@Nullable String tail, @Nullable Integer engine) {}
+
+    /** Says of which engine a trace is: of a tail of the same type. */
+    @PutMapping("/{id}/engine")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void attach(@PathVariable UUID id, @RequestBody EngineOfTrace of, @AuthenticationPrincipal SignedIn person) {
+        Traces.Trace trace = find(id, person);
+        boolean none = of.tail() == null && of.engine() == null;
+        if (!none && tails(person).stream().noneMatch(tail -> isOf(tail, of, trace))) {
+            throw new ProblemException(Problems.badRequest(String.format(
+                    "%s is a trace of type %s; it can only be of an engine of one of your tails of that type.",
+                    trace.name(), trace.typeId())));
+        }
+        traces.attach(id, of.tail(), of.engine());
+    }
+
+    private static boolean isOf(TailOfFleet tail, EngineOfTrace of, Traces.Trace trace) {
+        return tail.tail().equals(of.tail())
+                && tail.typeId().equals(trace.typeId())
+                && of.engine() != null
+                && tail.engines().contains(of.engine());
     }
 
     @GetMapping

@@ -7,9 +7,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.store.DiskSpace;
 import org.skelda.formats.record.Sha256;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -31,7 +33,14 @@ class Traces {
         this.space = space;
     }
 
-    /** @param outcomes of its attempts, in words; empty text when it holds none */
+    private static final String COLUMNS =
+            "select id, name, type_id, elevation_ft, opened_at, outcomes, sha256, tail, engine from trace where ";
+
+    /**
+     * @param outcomes of its attempts, in words; empty text when it holds none
+     * @param tail whose engine it is of; null while nobody has said
+     * @param engine which of them; null like the tail
+     */
     record Trace(
             UUID id,
             String name,
@@ -39,7 +48,9 @@ class Traces {
             double elevation_ft,
             Instant openedAt,
             String outcomes,
-            String sha256) {}
+            String sha256,
+            @Nullable String tail,
+            @Nullable Integer engine) {}
 
     @Transactional
     Trace add(
@@ -53,7 +64,15 @@ class Traces {
             byte[] content) {
         space.check();
         Trace trace = new Trace(
-                UuidCreator.getTimeOrderedEpoch(), name, typeId, elevation_ft, at, outcomes, Sha256.hex(content));
+                UuidCreator.getTimeOrderedEpoch(),
+                name,
+                typeId,
+                elevation_ft,
+                at,
+                outcomes,
+                Sha256.hex(content),
+                null,
+                null);
         database.sql("insert into trace (id, operator_id, name, type_id, elevation_ft, opened_by, opened_at, "
                         + "outcomes, sha256, content) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
@@ -73,20 +92,33 @@ class Traces {
 
     /** The newest first. */
     List<Trace> all(String operatorId) {
-        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where "
-                        + "operator_id = ? order by opened_at desc, id desc limit "
-                        + LISTED)
+        return database.sql(COLUMNS + "operator_id = ? order by opened_at desc, id desc limit " + LISTED)
                 .params(operatorId)
                 .query((row, _) -> trace(row))
                 .list();
     }
 
     Optional<Trace> find(String operatorId, UUID id) {
-        return database.sql("select id, name, type_id, elevation_ft, opened_at, outcomes, sha256 from trace where "
-                        + "operator_id = ? and id = ?")
+        return database.sql(COLUMNS + "operator_id = ? and id = ?")
                 .params(operatorId, id)
                 .query((row, _) -> trace(row))
                 .optional();
+    }
+
+    /** Those of a tail's engines, the newest first. */
+    List<Trace> of(String operatorId, String tail) {
+        return database.sql(COLUMNS + "operator_id = ? and tail = ? order by opened_at desc, id desc limit " + LISTED)
+                .params(operatorId, tail)
+                .query((row, _) -> trace(row))
+                .list();
+    }
+
+    /** Says of which engine a trace is; null for both takes it back. */
+    @Transactional
+    void attach(UUID id, @Nullable String tail, @Nullable Integer engine) {
+        database.sql("update trace set tail = ?, engine = ? where id = ?")
+                .params(Arrays.asList(tail, engine, id))
+                .update();
     }
 
     /** How much an operator has kept, bytes. */
@@ -144,6 +176,8 @@ class Traces {
                 row.getDouble(4),
                 row.getTimestamp(5).toInstant(),
                 row.getString(6),
-                row.getString(7));
+                row.getString(7),
+                row.getString(8),
+                row.getObject(9, Integer.class));
     }
 }

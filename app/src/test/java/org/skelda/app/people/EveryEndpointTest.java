@@ -93,6 +93,9 @@ class EveryEndpointTest {
             GET    /api/traces                                     401 200 200 200 200 200
             POST   /api/traces                                     403 422 422 422 422 422
             GET    /api/traces/types                               401 200 200 200 200 200
+            GET    /api/traces/tails                               401 200 200 200 200 200
+            PUT    /api/traces/{id}/engine                         403 404 404 404 404 404
+            GET    /api/beside/{start}                             401 404 404 404 404 404
             GET    /api/traces/{id}/replay                         401 404 404 404 404 404
             GET    /api/traces/{id}/file                           401 404 404 404 404 404
             DELETE /api/traces/{id}                                403 404 404 404 404 404
@@ -188,7 +191,7 @@ class EveryEndpointTest {
     }
 
     private static String type(String path) {
-        return path.startsWith("/api/traces")
+        return path.startsWith("/api/traces") && !path.endsWith("/engine")
                 ? "text/csv"
                 : path.endsWith("/samples") ? "application/x-ndjson" : "application/json";
     }
@@ -211,6 +214,7 @@ class EveryEndpointTest {
         filled = filled.replace("{feedId}", new UUID(1, 2).toString())
                 .replace("{engine}", "2")
                 .replace("{number}", "9")
+                .replace("{start}", "departure." + departure + ".2.9")
                 .replace("{reader}", new UUID(1, 3).toString());
         return path.equals("/api/traces") ? filled + "?name=a.csv&type=HAVERN-2M" : filled;
     }

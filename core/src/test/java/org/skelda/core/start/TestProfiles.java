@@ -11,7 +11,7 @@ import org.skelda.core.limit.Limit;
 public final class TestProfiles {
     private TestProfiles() {}
 
-    static List<StartProfile> all() {
+    public static List<StartProfile> all() {
         return List.of(byHand(), byComputer(), onCurrent());
     }
 
@@ -85,7 +85,7 @@ public final class TestProfiles {
                 bare.remedy());
     }
 
-    static StartProfile byComputer() {
+    public static StartProfile byComputer() {
         return new StartProfile(
                 "TEST-B",
                 "Test B",
@@ -107,7 +107,7 @@ public final class TestProfiles {
                 new StartProfile.Remedy(List.of(keepTurning(30)), List.of(keepTurning(30)), "isolation handle", 1));
     }
 
-    static StartProfile onCurrent() {
+    public static StartProfile onCurrent() {
         return new StartProfile(
                 "TEST-C",
                 "Test C",
