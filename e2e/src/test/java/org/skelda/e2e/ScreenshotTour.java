@@ -19,8 +19,6 @@ class ScreenshotTour {
                 Browsers browsers = new Browsers()) {
             Page page = browsers.page(1280, 800);
             page.navigate(server.address());
-            page.getByText("Demo crew").waitFor();
-            take(page, "sign-in");
             CrewMember captain = CrewMember.signIn(page, server.address(), "Malin Oddsrud");
             page.getByText("flight 307").waitFor();
             take(page, "today");
@@ -183,6 +181,10 @@ class ScreenshotTour {
             page.keyboard().press("ArrowUp");
         }
         take(page, "replay");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Beside others"))
+                .click();
+        page.getByText("good starts before it").waitFor();
+        take(page, "beside");
     }
 
     private static void theme(Page page, String name) {
