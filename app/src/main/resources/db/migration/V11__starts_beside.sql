@@ -7,3 +7,5 @@ CREATE TABLE start_readings (
 ALTER TABLE trace ADD COLUMN tail VARCHAR(20);
 ALTER TABLE trace ADD COLUMN engine INT;
 CREATE INDEX trace_by_engine ON trace (operator_id, tail, engine);
+-- The wind of a start is a reason of its peak.
+ALTER TABLE start_attempt ADD COLUMN tail_wind_kt DOUBLE PRECISION;

@@ -19,6 +19,7 @@ import org.skelda.app.departure.Departures;
 import org.skelda.app.electrics.LiveElectrics;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
+import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.departure.Departure;
 import org.skelda.core.log.Lifecycle;
 import org.skelda.core.start.Sample;
@@ -49,6 +50,7 @@ public class LiveStarts {
     private final Packs packs;
     private final SampleBlocks blocks;
     private final StartHistory history;
+    private final KeptStarts kept;
     private final TappedStarts tapped;
     private final LiveApus apus;
     private final LiveUnits units;
@@ -66,6 +68,7 @@ public class LiveStarts {
             Packs packs,
             SampleBlocks blocks,
             StartHistory history,
+            KeptStarts kept,
             TappedStarts tapped,
             LiveApus apus,
             LiveUnits units,
@@ -75,6 +78,7 @@ public class LiveStarts {
         this.packs = packs;
         this.blocks = blocks;
         this.history = history;
+        this.kept = kept;
         this.tapped = tapped;
         this.apus = apus;
         this.units = units;
@@ -203,6 +207,27 @@ public class LiveStarts {
     Map<Integer, Sample> newest(UUID departureId) {
         LiveTail tail = live.get(departureId);
         return tail == null ? Map.of() : tail.newest(clock.steady_ns());
+    }
+
+    /**
+     * What fed a starter just before it went on, kPa or V: the battery, or a cart. Null where it was not read, as when
+     * the start was tapped.
+     */
+    @Nullable
+    Double supplyBefore(UUID departureId, StartRecord start) {
+        Departure departure = departures.state(departureId);
+        return start.tapped() != null
+                ? null
+                : packs.profileOf(departure.opening())
+                        .flatMap(profile -> kept.ofDeparture(
+                                        departureId,
+                                        start.engine(),
+                                        start.startedAt(),
+                                        profile,
+                                        departure.opening().elevation_ft())
+                                .map(readings ->
+                                        StartHistory.supplyBefore(readings.report(), readings.samples(), profile)))
+                        .orElse(null);
     }
 
     Optional<AttemptTrace> trace(UUID departureId, int engine, int number) {

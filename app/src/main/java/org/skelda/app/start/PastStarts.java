@@ -88,6 +88,7 @@ public class PastStarts {
                             Subject.engine(engine),
                             i + 1,
                             oat_c,
+                            null,
                             elevation_ft),
                     report,
                     samples,

@@ -107,7 +107,8 @@ class StartController {
         Map<Integer, Sample> read = starts.newest(id);
         Double typed = StartHistory.reading(departure, lines.supply());
         Double shown = attempts.isEmpty() ? reading(read.get(engine), profile.supplyParameter()) : null;
-        Double supply = shown == null ? typed : shown;
+        Double began = ended == null ? null : starts.supplyBefore(id, ended);
+        Double supply = began != null ? began : shown == null ? typed : shown;
         Map<Integer, Double> fans = new HashMap<>();
         departure.progress().idling().forEach(running -> {
             Double fan = reading(read.get(running), Parameter.FAN);

@@ -45,6 +45,7 @@ class StartHistory {
             Subject of,
             int number,
             @Nullable Double oat_c,
+            @Nullable Double tailWind_kt,
             double elevation_ft) {
 
         static Place of(Departure departure, Subject of, int number) {
@@ -57,6 +58,7 @@ class StartHistory {
                     of,
                     number,
                     reading(departure, today(departure, of.number()).oat()),
+                    reading(departure, today(departure, of.number()).tailWind()),
                     opening.elevation_ft());
         }
     }
@@ -74,10 +76,10 @@ class StartHistory {
         }
         UUID id = UuidCreator.getTimeOrderedEpoch();
         database.sql("insert into start_attempt (id, departure_id, subject, number, operator_id, tail, type_id, "
-                        + "started_at, outcome, oat_c, elevation_ft, supply, "
+                        + "started_at, outcome, oat_c, tail_wind_kt, elevation_ft, supply, "
                         + "dip_v, resistance_mohm, motoring_pct, time_to_light_s, peak_c, time_to_idle_s, "
                         + "flow_at_light_kgph, trace_sha256, samples) "
-                        + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                        + "values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(Arrays.asList(
                         id,
                         place.departureId(),
@@ -89,6 +91,7 @@ class StartHistory {
                         Timestamp.from(AttemptFacts.instant(report.startedAt_us())),
                         summary.outcome(),
                         place.oat_c(),
+                        place.tailWind_kt(),
                         place.elevation_ft(),
                         supplyBefore(report, samples, profile),
                         summary.dip_v(),
@@ -126,7 +129,7 @@ class StartHistory {
         return reading == null ? null : (Double) reading.work().value();
     }
 
-    private static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {
+    static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {
         return samples.stream()
                 .filter(sample -> sample.at_us() < report.startedAt_us())
                 .reduce((_, last) -> last)
@@ -152,7 +155,7 @@ class StartHistory {
      */
     List<BeforeStart.Past> last(String operatorId, String tail, int engine, UUID departureId, int before) {
         return database.sql("select oat_c, elevation_ft, supply, dip_v, resistance_mohm, time_to_light_s, peak_c, "
-                        + "time_to_idle_s from start_attempt "
+                        + "time_to_idle_s, tail_wind_kt from start_attempt "
                         + "where operator_id = ? and tail = ? and subject = ? and outcome = 'NORMAL' "
                         + "and coalesce(departure_id <> ? or number < ?, true) "
                         + "order by started_at desc limit "
@@ -166,7 +169,8 @@ class StartHistory {
                         maybe(row, 5),
                         maybe(row, 6),
                         maybe(row, 7),
-                        maybe(row, 8)))
+                        maybe(row, 8),
+                        maybe(row, 9)))
                 .list()
                 .reversed();
     }

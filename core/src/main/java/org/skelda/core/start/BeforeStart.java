@@ -13,16 +13,14 @@ import org.skelda.core.bleed.AirNetwork;
 /**
  * The strip before the starter: what to expect of this engine today, each number with its reason, and advice. Expected
  * is the median of this engine's last ten starts with their lowest and highest; of those, only starts on days like
- * today where there are three or more. The dip is brought to today's battery: it falls from today's volts by what it
- * fell then, as much more as a colder battery resists more; an engine without a start on record has that of a new
- * battery. What the starter reaches alone is computed from today's supply.
+ * today where there are three or more. The dip is brought to today's battery, and the peak to today's air. What the
+ * starter reaches alone is computed from today's supply.
  */
 public final class BeforeStart {
     private static final int LAST = 10;
     private static final int ENOUGH_ALIKE = 3;
     private static final double ALIKE_degC = 15;
     private static final double ALIKE_ft = 2000;
-    private static final double OVER_FULL_v = 0.5;
 
     private BeforeStart() {}
 
@@ -57,6 +55,7 @@ public final class BeforeStart {
      *
      * @param supply as read before the starter
      * @param resistance_mohm of what fed the starter, at the instant of its dip
+     * @param tailWind_kt from behind, kt; negative from ahead
      */
     public record Past(
             double oat_c,
@@ -66,7 +65,8 @@ public final class BeforeStart {
             @Nullable Double resistance_mohm,
             @Nullable Double timeToLight_s,
             @Nullable Double peak_c,
-            @Nullable Double timeToIdle_s) {}
+            @Nullable Double timeToIdle_s,
+            @Nullable Double tailWind_kt) {}
 
     /**
      * @param median of the starts; @param lowest of them; @param highest of them; @param starts how many there were
@@ -128,76 +128,21 @@ public final class BeforeStart {
         String because = like
                 ? text("%s on days like today", count(alike.size()))
                 : text("its last %s, whatever the day", count(used.size()));
-        Range dip = dip(profile, today, ten);
-        Resistance resistance = resistance(profile, today, ten);
+        Range dip = BatteryToday.dip(profile, today, ten);
+        Resistance resistance = BatteryToday.resistance(profile, today, ten);
         Alone alone = alone(profile, today, resistance);
         return new Expected(
                 dip,
                 resistance,
                 alone,
                 range(used, Past::timeToLight_s, because),
-                range(used, Past::peak_c, because),
+                PeakToday.range(today, ten),
                 range(used, Past::timeToIdle_s, because),
                 advice(profile, today, dip, alone));
     }
 
-    private static String count(int starts) {
+    static String count(int starts) {
         return starts == 1 ? "one start" : starts + " starts";
-    }
-
-    private static @Nullable Range dip(StartProfile profile, Today today, List<Past> ten) {
-        StartProfile.Supply.Battery battery = profile.supply().battery();
-        Double volts = today.supply();
-        if (battery == null) {
-            return null;
-        }
-        boolean fromBattery = isFromBattery(battery, volts);
-        Range past = range(
-                ten.stream()
-                        .filter(start -> isFromBattery(battery, start.supply()) == fromBattery)
-                        .toList(),
-                start -> dipToday(profile, today, start),
-                text(
-                        "its last starts%s, brought to %s and %.0f °C",
-                        fromBattery ? "" : " with outside help",
-                        volts == null ? "the same volts" : text("%.1f V", volts),
-                        today.oat_c()));
-        if (past != null || volts == null || !fromBattery) {
-            return past;
-        }
-        double fresh = volts - battery.standstill_a() * battery.newAt(today.oat_c()) / 1000;
-        return new Range(
-                fresh,
-                fresh,
-                fresh,
-                0,
-                text(
-                        "a new battery: %.1f V less %.0f A through %.1f mOhm at %.0f °C",
-                        volts, battery.standstill_a(), battery.newAt(today.oat_c()), today.oat_c()));
-    }
-
-    /** The median of the last starts, each brought to 25 degC by the new battery's own law. */
-    private static @Nullable Resistance resistance(StartProfile profile, Today today, List<Past> ten) {
-        StartProfile.Supply.Battery battery = profile.supply().battery();
-        if (battery == null) {
-            return null;
-        }
-        Range ofNew = range(ten, past -> ofNew(battery, past), "");
-        return ofNew == null
-                ? null
-                : new Resistance(ofNew.median() * battery.newAt(today.oat_c()), ofNew.median(), ofNew.starts());
-    }
-
-    /**
-     * Whether a battery alone feeds the starter: more volts than it has when full are ground power's or a generator's.
-     */
-    private static boolean isFromBattery(StartProfile.Supply.Battery battery, @Nullable Double volts) {
-        return volts == null || volts <= battery.full_v() + OVER_FULL_v;
-    }
-
-    private static @Nullable Double ofNew(StartProfile.Supply.Battery battery, Past past) {
-        Double resistance_mohm = isFromBattery(battery, past.supply()) ? past.resistance_mohm() : null;
-        return resistance_mohm == null ? null : (Double) (resistance_mohm / battery.newAt(past.oat_c()));
     }
 
     private static @Nullable Alone alone(StartProfile profile, Today today, @Nullable Resistance resistance) {
@@ -220,20 +165,8 @@ public final class BeforeStart {
                         text("on %.0f kPa at %,.0f ft and %.0f °C", supply, today.elevation_ft(), today.oat_c()));
     }
 
-    private static @Nullable Double dipToday(StartProfile profile, Today today, Past past) {
-        StartProfile.Supply.Battery battery = profile.supply().battery();
-        Double dip = past.dip_v();
-        if (battery == null || dip == null) {
-            return null;
-        }
-        double colder = battery.newAt(today.oat_c()) / battery.newAt(past.oat_c());
-        if (today.supply() != null && past.supply() != null) {
-            return today.supply() - (past.supply() - dip) * colder;
-        }
-        return dip + battery.standstill_a() * (battery.newAt(past.oat_c()) - battery.newAt(today.oat_c())) / 1000;
-    }
-
-    private static @Nullable Range range(List<Past> starts, Function<Past, @Nullable Double> number, String because) {
+    /** Of those starts that have the number; null when none has it. */
+    static @Nullable Range range(List<Past> starts, Function<Past, @Nullable Double> number, String because) {
         double[] values = starts.stream()
                 .map(number)
                 .flatMap(value -> Optional.ofNullable(value).stream())

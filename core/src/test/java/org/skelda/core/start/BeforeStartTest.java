@@ -18,7 +18,7 @@ class BeforeStartTest {
     private final StartProfile electric = TestProfiles.onCurrent();
 
     private static Past past(double oat, double dip, double peak) {
-        return new Past(oat, 100, 25.0, dip, null, 3.5, peak, 30.0);
+        return new Past(oat, 100, 25.0, dip, null, 3.5, peak, 30.0, null);
     }
 
     private static Today today(double oat, Double supply, double wind, boolean loads) {
@@ -42,7 +42,8 @@ class BeforeStartTest {
                 .toList();
         Expected expected = BeforeStart.expected(electric, today(15, 25.0, 0, false), many);
         assertThat(expected.peak_c())
-                .isEqualTo(new BeforeStart.Range(719.5, 715, 724, 10, "10 starts on days like today"));
+                .isEqualTo(
+                        new BeforeStart.Range(719.5, 715, 724, 10, "its last 10 starts, brought to 15 °C and 100 ft"));
     }
 
     @Test
@@ -50,14 +51,30 @@ class BeforeStartTest {
         List<Past> mixed = List.of(
                 past(-20, 18, 600), past(-18, 18, 610), past(20, 18, 700), past(22, 18, 705), past(24, 18, 710));
         assertThat(BeforeStart.expected(electric, today(21, 25.0, 0, false), mixed)
-                        .peak_c()
-                        .median())
-                .isEqualTo(705);
+                        .timeToIdle_s()
+                        .starts())
+                .isEqualTo(3);
         assertThat(BeforeStart.expected(electric, today(-19, 25.0, 0, false), mixed)
-                        .peak_c()
+                        .timeToIdle_s()
                         .starts())
                 .as("two are too few")
                 .isEqualTo(5);
+    }
+
+    @Test
+    void thePeakIsBroughtToTodaysAir() {
+        List<Past> seen = List.of(past(-10, 18, 650), past(-10, 18, 655));
+        Expected same = BeforeStart.expected(electric, today(-10, 25.0, 0, false), seen);
+        assertThat(same.peak_c().lowest()).isCloseTo(650, within(1e-9));
+        Expected warm = BeforeStart.expected(electric, today(30, 25.0, 0, false), seen);
+        // 660 degC over the air then, in air 263.15/303.15 as dense: 30 + 660 x 1.1520^0.55
+        assertThat(warm.peak_c().lowest()).isCloseTo(743.5, within(0.1));
+        Expected high = BeforeStart.expected(electric, new Today(-10, 5100, 25.0, 180, 0, 0, false), seen);
+        assertThat(high.peak_c().lowest()).as("thinner by its height").isBetween(700.0, 740.0);
+        assertThat(high.peak_c().because()).isEqualTo("its last 2 starts, brought to -10 °C and 5,100 ft");
+        Expected windy = BeforeStart.expected(electric, new Today(-10, 100, 25.0, 180, 9, 0, false), seen);
+        assertThat(windy.peak_c().because())
+                .isEqualTo("its last 2 starts, brought to -10 °C and 100 ft; hotter by 9 kt more from behind");
     }
 
     @Test
@@ -89,7 +106,7 @@ class BeforeStartTest {
 
     @Test
     void aStartWithOutsideHelpTellsNothingOfTheBattery() {
-        Past onACart = new Past(15, 100, 27.5, 24.9, 2.9, 2.5, 690.0, 33.0);
+        Past onACart = new Past(15, 100, 27.5, 24.9, 2.9, 2.5, 690.0, 33.0, null);
         List<Past> both = List.of(past(15, 18, 700), onACart);
         Expected onBattery = BeforeStart.expected(electric, today(15, 25.0, 0, false), both);
         assertThat(onBattery.resistance()).isNull();
@@ -105,7 +122,7 @@ class BeforeStartTest {
     }
 
     private static Past resisting(double oat, double resistance_mohm) {
-        return new Past(oat, 100, 25.0, 18.0, resistance_mohm, 3.5, 700.0, 30.0);
+        return new Past(oat, 100, 25.0, 18.0, resistance_mohm, 3.5, 700.0, 30.0, null);
     }
 
     @Test
