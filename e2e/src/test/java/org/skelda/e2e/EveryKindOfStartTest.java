@@ -88,8 +88,8 @@ class EveryKindOfStartTest extends StartJourney {
                         "ITT before the starter", "39",
                         "High idle", "72",
                         "Load of the running generator", "28",
-                        "Left bus volts, ties NORMAL", "27.9",
-                        "Left bus volts, ties CLOSED by hand", "27.6"));
+                        "Far bus volts, ties NORMAL", "27.9",
+                        "Far bus volts, ties CLOSED by hand", "27.6"));
         StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft();
         byHand(start, 2);
         start.press("t");
@@ -99,7 +99,7 @@ class EveryKindOfStartTest extends StartJourney {
         desk.card().getByText("Load of the running generator").first().waitFor();
         picture(desk, "load-gate-shut");
         desk.go("Between the engines");
-        desk.workUntil(() -> desk.line().startsWith("Left bus volts, ties CLOSED"));
+        desk.workUntil(() -> desk.line().startsWith("Far bus volts, ties CLOSED"));
         readWrong(desk, "26.8", "27.2");
         desk.workUntil(() -> desk.isStart() && desk.title().equals("Start engine 1"));
         byHand(start, 1);

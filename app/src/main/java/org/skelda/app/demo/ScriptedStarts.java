@@ -26,6 +26,7 @@ import org.springframework.stereotype.Component;
 class ScriptedStarts {
     private static final int LASTS_s = 85;
     private static final int PAST = 10;
+    private static final Duration BETWEEN = Duration.ofMinutes(3);
     private static final double COLDEST_C = -6;
     private static final double WARMER_C = 2.5;
 
@@ -69,7 +70,7 @@ class ScriptedStarts {
         return Duration.ofSeconds(LASTS_s + 5);
     }
 
-    /** Ten good starts of each engine from the weeks before. */
+    /** Ten good starts of each engine from the weeks before, engine 1 last. */
     void weeksBefore(String operatorId, String tail, StartProfile profile, int engines, Instant now) {
         for (int engine = 1; engine <= engines; engine++) {
             if (past.any(operatorId, tail, engine)) {
@@ -77,7 +78,9 @@ class ScriptedStarts {
             }
             for (int i = 0; i < PAST; i++) {
                 double oat_c = COLDEST_C + WARMER_C * ((i * 7 + engine * 3) % PAST);
-                long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, now.minus(Duration.ofDays(2L * (PAST - i))));
+                Instant begin =
+                        now.minus(Duration.ofDays(2L * (PAST - i))).plus(BETWEEN.multipliedBy(engines - engine));
+                long begin_us = ChronoUnit.MICROS.between(Instant.EPOCH, begin);
                 List<Sample> samples = SimulatedStart.of(profile)
                         .in(new Surroundings(oat_c, 118, 0))
                         .seed(engine * 100L + i)

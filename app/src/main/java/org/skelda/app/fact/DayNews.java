@@ -17,15 +17,16 @@ import org.skelda.core.need.Value;
 import org.springframework.stereotype.Service;
 
 /**
- * The door by which the schedule, the weather line and the load tell facts of a departure's day. The lines themselves
- * are outside; what is behind this door in the demonstration is made up.
+ * The door by which the schedule, the weather line, the load and the starts on record tell facts of a departure's day.
+ * The lines themselves are outside; what is behind this door in the demonstration is made up.
  */
 @Service
 public class DayNews {
     private static final Map<FactEvent.Source, Person> TELLERS = Map.of(
             FactEvent.Source.SCHEDULE, new Person("schedule", "Schedule"),
             FactEvent.Source.WEATHER, new Person("weather", "Weather line"),
-            FactEvent.Source.LOAD, new Person("load", "Load sheet"));
+            FactEvent.Source.LOAD, new Person("load", "Load sheet"),
+            FactEvent.Source.ENGINE_LOG, new Person("engine-log", "Starts on record"));
 
     private final Departures departures;
 

@@ -97,7 +97,7 @@ class StartController {
         StartProfile profile =
                 packs.profileOf(departure.opening()).orElseThrow(() -> notThere("The type has no start profile."));
         var lines = StartHistory.today(departure, engine);
-        Double oat = StartHistory.reading(departure, lines.oat());
+        Double oat = StartHistory.oat(departure, engine);
         Double tailWind = StartHistory.reading(departure, lines.tailWind());
         List<StartRecord> attempts = departure.starts(engine);
         StartRecord ended = attempts.stream()

@@ -7,13 +7,16 @@ import java.sql.Timestamp;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.fact.DayFact;
 import org.skelda.core.kind.LineRef;
 import org.skelda.core.kind.Start;
+import org.skelda.core.need.Value;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.BeforeStart;
 import org.skelda.core.start.Sample;
@@ -28,6 +31,7 @@ class StartHistory {
     private static final double NANOS_PER_SECOND = 1e9;
     private static final int LAST = 10;
     private static final int LISTED = 200;
+    private static final Duration ONE_DEPARTURE = Duration.ofHours(1);
     private static final UUID NO_DEPARTURE = new UUID(0, 0);
 
     private final JdbcClient database;
@@ -57,7 +61,7 @@ class StartHistory {
                     opening.typeId(),
                     of,
                     number,
-                    reading(departure, today(departure, of.number()).oat()),
+                    oat(departure, of.number()),
                     reading(departure, today(departure, of.number()).tailWind()),
                     opening.elevation_ft());
         }
@@ -124,6 +128,16 @@ class StartHistory {
                 .orElse(new Start.Today(null, null, null));
     }
 
+    /** Outside air, degC: as its line reads it, or else as the day has it. Null while neither is known. */
+    static @Nullable Double oat(Departure departure, int engine) {
+        Double read = reading(departure, today(departure, engine).oat());
+        return read != null
+                ? read
+                : departure.progress().value(DayFact.OAT_C.id()).orElse(null) instanceof Value.Number(double known)
+                        ? (Double) known
+                        : null;
+    }
+
     static @Nullable Double reading(Departure departure, @Nullable LineRef line) {
         var reading = line == null ? null : departure.line(line).reading();
         return reading == null ? null : (Double) reading.work().value();
@@ -173,6 +187,28 @@ class StartHistory {
                         maybe(row, 9)))
                 .list()
                 .reversed();
+    }
+
+    /**
+     * Which engine of a tail came to idle first when its engines were last started: the first within the hour before
+     * the newest good start on record. Empty when nothing is.
+     *
+     * @param except a departure whose own starts do not count
+     */
+    Optional<Integer> firstLastTime(String operatorId, String tail, UUID except) {
+        return database
+                .sql("select subject, started_at from start_attempt where operator_id = ? and tail = ? "
+                        + "and outcome = 'NORMAL' and (departure_id is null or departure_id <> ?) "
+                        + "order by started_at desc limit "
+                        + LAST)
+                .params(operatorId, tail, except)
+                .query((row, _) -> Map.entry(
+                        row.getTimestamp(2).toInstant(),
+                        Subject.parse(row.getString(1)).number()))
+                .list()
+                .stream()
+                .reduce((first, next) -> first.getKey().minus(ONE_DEPARTURE).isBefore(next.getKey()) ? next : first)
+                .map(Map.Entry::getValue);
     }
 
     /** Starts that belong to no departure, the newest first. */

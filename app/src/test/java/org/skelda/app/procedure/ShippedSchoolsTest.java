@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.skelda.app.need.CelConditions;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -27,6 +28,7 @@ import org.skelda.core.kind.Measure;
 import org.skelda.core.line.LineAsk;
 import org.skelda.core.need.Need;
 import org.skelda.core.need.Value;
+import org.skelda.core.procedure.Names;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.seat.SeatAsk;
 import org.skelda.formats.procedure.PackReader;
@@ -75,6 +77,68 @@ class ShippedSchoolsTest {
         give(log, DayFact.ENGINE_1_FIRST_LAST, new Value.YesNo(false));
         assertThat(needed(log, two)).isFalse();
         assertThat(needed(log, one)).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "havern-2m",
+                "havern-2a",
+                "havern-4",
+                "lomvi-t1",
+                "lomvi-t2",
+                "teista-b2",
+                "rypa-p1",
+                "skerja/lomvi-t1",
+                "skerja/teista-b2"
+            })
+    void everySchoolDecidesSomething(String procedures) throws IOException {
+        String type = procedures.substring(procedures.indexOf('/') + 1);
+        Plan plan = PackReader.plan(
+                PackReader.check("type.yaml", Files.readAllBytes(PACKS.resolve("types/" + type + ".yaml"))),
+                PackReader.check(
+                        "procedures.yaml", Files.readAllBytes(PACKS.resolve("procedures/" + procedures + ".yaml"))),
+                List.of(),
+                new CelConditions());
+        assertThat(plan.options().keySet())
+                .as("options whose choice no line hangs on")
+                .allSatisfy(
+                        option -> assertThat(plan.asking(Names.option(option))).isNotEmpty());
+    }
+
+    @Test
+    void onCurrentInTurnsTheFirstGeneratorHelpsTheOtherEngine() throws IOException {
+        TestLog log = departure("lomvi-t2", Map.of("first-engine", "by-turns"));
+        give(log, DayFact.ENGINE_1_FIRST_LAST, new Value.YesNo(false));
+        for (String ref : List.of(
+                "start-1/ignition-first",
+                "between/second-stage-1",
+                "between/generator-1",
+                "start-2/ignition-second",
+                "start-2/danger-second",
+                "after-start/generator-2")) {
+            assertThat(needed(log, ref)).as(ref).isTrue();
+        }
+        for (String ref :
+                List.of("start-1/ignition", "between/generator-2", "start-2/ignition", "after-start/generator-1")) {
+            assertThat(needed(log, ref)).as(ref).isFalse();
+        }
+        give(log, DayFact.ENGINE_1_FIRST_LAST, new Value.YesNo(true));
+        assertThat(needed(log, "start-2/ignition")).isTrue();
+        assertThat(needed(log, "between/generator-1")).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "away, start-2/allowed-2, start-1/allowed-1",
+        "feeds-brakes, start-1/allowed-1-first, start-2/allowed-2-second"
+    })
+    void theSchoolOfTheBusinessJetTurnsItsOrderRound(String school, String first, String second) throws IOException {
+        TestLog log = departure("teista-b2", Map.of("first-engine", school));
+        List<String> gates = List.of(
+                "start-2/allowed-2", "start-2/allowed-2-second", "start-1/allowed-1", "start-1/allowed-1-first");
+        assertThat(gates.stream().filter(ref -> needed(log, ref))).containsExactlyInAnyOrder(first, second);
+        assertThat(log.state().progress().toldOfState("first-engine-1")).isEqualTo(school.equals("feeds-brakes"));
     }
 
     @ParameterizedTest

@@ -25,7 +25,9 @@ public sealed interface FactEvent extends Fact {
         CREW,
         SCHEDULE,
         WEATHER,
-        LOAD
+        LOAD,
+        /** The starts that are on record. */
+        ENGINE_LOG
     }
 
     /** A line became something else. */
