@@ -10,6 +10,7 @@ import {
   controlsFor,
   MOMENTS,
   SEVERITIES,
+  SOAKED,
   wrongFor,
   wrongFrom,
   wrongTo,
@@ -60,19 +61,20 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
   if (!simulated) return <Attach />;
   return (
     <section className={styles.panel} aria-label="Simulated aircraft">
-      <div className={styles.head}>
-        <p className={styles.title}>
-          <b>Simulated aircraft.</b>{' '}
-          {armed ? (
-            <span role="status">
-              <b>{armed.label}: press again.</b> {armed.does}
-            </span>
-          ) : (
-            'No real engine is started here. Each control takes two presses.'
-          )}
-        </p>
+      <p className={styles.title}>
+        <b>Simulated aircraft.</b>{' '}
+        {armed ? (
+          <span role="status">
+            <b>{armed.label}: press again.</b> {armed.does}
+          </span>
+        ) : (
+          'No real engine is started here. Each takes two presses.'
+        )}
+      </p>
+      <div className={styles.setting}>
         {all.length > 1 && (
           <NativeSelect
+            size="xs"
             className={styles.choice}
             aria-label="Whose controls"
             value={String(engine)}
@@ -80,6 +82,7 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
             onChange={(event) => choose(Number(event.currentTarget.value))}
           />
         )}
+        <HowItStood />
         <WhatGoesWrong sheet={state.sheet} />
       </div>
       <div className={styles.row}>
@@ -108,6 +111,23 @@ function enginesOf(works: Work[]): number[] {
   return [...new Set(numbers)].sort((a, b) => a - b);
 }
 
+/** Air and wind are the day's, as the crew has them; only how it stood is chosen, until a hand is on an engine. */
+function HowItStood() {
+  const { state, live } = useDeparture();
+  const { controls } = state.view;
+  if (Object.keys(controls).some((name) => name.startsWith('engine-'))) return null;
+  return (
+    <NativeSelect
+      size="xs"
+      className={styles.choice}
+      aria-label="How it stood; air and wind are as you have told them"
+      value={controls.soak ?? 'air'}
+      data={SOAKED}
+      onChange={(event) => void live.ask({ ask: 'TAP_CONTROL', control: 'soak', position: event.currentTarget.value })}
+    />
+  );
+}
+
 /** What goes wrong at the next start: what, how bad, and from when on. */
 function WhatGoesWrong({ sheet }: { sheet: StartSheet }) {
   const { state, live } = useDeparture();
@@ -121,6 +141,7 @@ function WhatGoesWrong({ sheet }: { sheet: StartSheet }) {
   return (
     <div className={styles.wrong}>
       <NativeSelect
+        size="xs"
         className={styles.choice}
         aria-label="What goes wrong at the next start"
         value={wrong.what}
@@ -130,6 +151,7 @@ function WhatGoesWrong({ sheet }: { sheet: StartSheet }) {
       {wrong.what !== 'nothing' && (
         <>
           <NativeSelect
+            size="xs"
             className={styles.choice}
             aria-label="How bad it is"
             value={wrong.severity}
@@ -137,6 +159,7 @@ function WhatGoesWrong({ sheet }: { sheet: StartSheet }) {
             onChange={(event) => choose({ severity: event.currentTarget.value })}
           />
           <NativeSelect
+            size="xs"
             className={styles.choice}
             aria-label="From when on"
             value={wrong.after}

@@ -151,7 +151,7 @@ export function controlsFor(
     ...valve,
     control(
       'packs',
-      'P',
+      'N',
       sheet.electric ? 'Heavy loads' : 'Packs',
       'They take their share of the start.',
       'All is left for the start.',
@@ -239,6 +239,14 @@ const WRONG: { value: string; label: string; only?: (sheet: StartSheet) => boole
   { value: 'sensor-lost', label: 'Temperature lost' },
   { value: 'sensor-frozen', label: 'Temperature frozen' },
   { value: 'sensor-noisy', label: 'Temperature noisy' },
+];
+
+/** How it stood before its first start. */
+export const SOAKED = [
+  { value: 'air', label: 'as warm as the air' },
+  { value: '-35', label: 'cold through, −35 °C' },
+  { value: '-20', label: 'cold through, −20 °C' },
+  { value: '40', label: 'heated by the sun, 40 °C' },
 ];
 
 export const SEVERITIES = [

@@ -20,7 +20,7 @@ final class StartOfEngine {
     StartOfEngine onTheSimulatedAircraft() {
         Locator attach =
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Attach the simulated aircraft"));
-        Locator ready = controls().getByText("Each control takes two presses");
+        Locator ready = controls().getByText("Each takes two presses");
         attach.or(ready).first().waitFor();
         if (attach.count() > 0) {
             attach.click();

@@ -3,6 +3,7 @@ package org.skelda.app.simulator;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -24,12 +25,14 @@ import org.skelda.core.simulator.ApuControls;
 import org.skelda.core.simulator.LightControls;
 import org.skelda.core.simulator.PowerControls;
 import org.skelda.core.simulator.SimulatorEvent;
+import org.skelda.core.simulator.SoakControl;
 import org.skelda.core.simulator.UnitControls;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.feed.FeedWriter;
 import org.skelda.sim.ControlMove;
+import org.skelda.sim.Surroundings;
 import org.skelda.sim.aircraft.SimulatedAircraft;
 import org.skelda.sim.alignment.SimulatedUnits;
 import org.skelda.sim.apu.SimulatedApu;
@@ -49,7 +52,7 @@ final class Flight {
 
     private static final int BEATS_AT_REST = 5;
 
-    private final SimulatedAircraft aircraft;
+    private final Standing standing;
     private final StartProfile profile;
     private final FeedSender sender;
     private final ServerClock clock;
@@ -58,26 +61,52 @@ final class Flight {
     private final @Nullable SimulatedUnits units;
     private volatile @Nullable SimulatedPower power;
     private final ConcurrentLinkedQueue<Move> moves = new ConcurrentLinkedQueue<>();
+    /** What came of moves before the first hand on an engine; another aircraft takes its place with them. */
+    private final List<ControlMove> shared = new ArrayList<>();
+
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
     private long read_us;
     private int beats;
     private boolean lightsDue;
 
-    private record Move(String control, String position, long at_us) {}
+    private SimulatedAircraft aircraft;
+    private volatile Surroundings weather;
+    private boolean touched;
+
+    /** @param weather into which it comes; null for a hand on a control */
+    private record Move(
+            String control,
+            String position,
+            long at_us,
+            @Nullable Surroundings weather) {}
+
+    /** An aircraft of the departure in some weather, from a moment on. */
+    @FunctionalInterface
+    interface Standing {
+        SimulatedAircraft in(Surroundings weather, long from_us);
+    }
 
     /**
+     * @param standing makes its engines; @param weather in which it stands
+     * @param from_us its beginning; @param running whether some engine runs from then on
      * @param lights what shows; empty for a type whose lights are not known; @param apu and units null when it has none
      */
     Flight(
-            SimulatedAircraft aircraft,
+            Standing standing,
+            Surroundings weather,
+            long from_us,
+            boolean running,
             StartProfile profile,
             FeedSender sender,
             ServerClock clock,
             Supplier<Optional<List<String>>> lights,
             @Nullable SimulatedApu apu,
             @Nullable SimulatedUnits units) {
-        this.aircraft = aircraft;
+        this.standing = standing;
+        this.weather = weather;
+        this.aircraft = standing.in(weather, from_us);
+        this.touched = running;
         this.profile = profile;
         this.sender = sender;
         this.clock = clock;
@@ -85,6 +114,13 @@ final class Flight {
         this.apu = apu;
         this.units = units;
         this.read_us = Math.floorDiv(micros(clock.instant()), EVERY_us) * EVERY_us;
+    }
+
+    /** Takes note of other weather; what is on record of it is known from the beginning. */
+    void noteWeather(Departures.Appended appended) {
+        if (appended.events().stream().anyMatch(Flight::tellsWeather)) {
+            moves.add(new Move("", "", micros(appended.at()), WeatherOfDeparture.of(appended.after())));
+        }
     }
 
     /**
@@ -99,10 +135,25 @@ final class Flight {
         }
         for (Event event : appended.events()) {
             if (event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, String position))
-                    && !LightControls.has(control)) {
-                moves.add(new Move(control, position, micros(appended.at())));
+                    && !LightControls.has(control)
+                    && !SoakControl.has(control)) {
+                moves.add(new Move(control, position, micros(appended.at()), null));
             }
         }
+    }
+
+    /** Whether it can have changed in what weather it stands. */
+    private static boolean tellsWeather(Event event) {
+        return event instanceof Event.OfFact
+                || event instanceof Event.OfLine
+                || event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, var _))
+                        && SoakControl.has(control);
+    }
+
+    /** Whether a hand on an engine is among what moved: from then on the weather is what it was. */
+    static boolean touchesEngine(Event event) {
+        return event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, var _))
+                && control.startsWith("engine-");
     }
 
     /** Whether a switch of the electrics is among what moved. */
@@ -111,6 +162,11 @@ final class Flight {
                 .anyMatch(
                         event -> event instanceof Event.OfSimulator(SimulatorEvent.ControlTapped(String control, var _))
                                 && PowerControls.has(control));
+    }
+
+    /** In what it stands. */
+    Surroundings weather() {
+        return weather;
     }
 
     /** Steps up to now and sends, unless the sending before is still under way. */
@@ -186,7 +242,9 @@ final class Flight {
     private void moveUntil(long at_us) {
         for (Move move = moves.peek(); move != null && move.at_us() <= at_us; move = moves.peek()) {
             moves.poll();
-            if (PowerControls.has(move.control())) {
+            if (move.weather() != null) {
+                stand(move.weather(), move.at_us());
+            } else if (PowerControls.has(move.control())) {
                 if (power != null) {
                     power.move(move.control(), move.position(), move.at_us());
                 }
@@ -195,11 +253,28 @@ final class Flight {
                     units.move(move.control(), move.position(), move.at_us());
                 }
             } else if (!ApuControls.has(move.control())) {
-                aircraft.move(ControlMove.parse(move.control(), move.position()), move.at_us());
+                moveAircraft(ControlMove.parse(move.control(), move.position()), move.at_us());
             } else if (apu != null) {
                 apu.move(move.control(), move.position(), move.at_us());
             }
         }
+    }
+
+    /** In other weather it is another aircraft, until somebody has a hand on one of its engines. */
+    private void stand(Surroundings now, long at_us) {
+        if (!touched && !now.equals(weather)) {
+            weather = now;
+            aircraft = standing.in(now, at_us);
+            shared.forEach(move -> aircraft.move(move, at_us));
+        }
+    }
+
+    private void moveAircraft(ControlMove move, long at_us) {
+        touched |= move.engine() > 0;
+        if (!touched) {
+            shared.add(move);
+        }
+        aircraft.move(move, at_us);
     }
 
     /** Engines that turn fast enough for their generators. */

@@ -63,7 +63,6 @@ public class Simulator {
     private static final Duration RESUMED_WITHIN = Duration.ofHours(24);
     private static final long TIDIED_EVERY_MS = 10_000;
     private static final long BEAT_MS = 100;
-    private static final double STANDARD_C = 15;
 
     private final Departures departures;
     private final Feeds feeds;
@@ -160,8 +159,12 @@ public class Simulator {
             starts.assign(issued.feed().id(), id);
             List<Departures.Appended> moves = moves(id);
             Instant begin = moves.isEmpty() ? clock.instant() : moves.getFirst().at();
+            Set<Integer> running = running(departure, moves);
             Flight flight = new Flight(
-                    aircraft(departure, profile, begin, running(departure, moves)),
+                    (weather, from_us) -> aircraft(departure, profile, weather, from_us, running),
+                    weather(departure, moves, running.isEmpty()),
+                    Flight.micros(begin),
+                    !running.isEmpty(),
                     profile,
                     new FeedSender(port, issued),
                     clock,
@@ -208,19 +211,39 @@ public class Simulator {
                         tests, LightControls.of(departure.controls()), departure.progress()::value));
     }
 
+    /**
+     * The weather in which it stands now: that of the moment of the first hand on an engine, or of its coming where one
+     * ran already; before that, today's.
+     */
+    private Surroundings weather(Departure departure, List<Departures.Appended> moves, boolean cold) {
+        return moves.stream()
+                .filter(move -> !cold || move.events().stream().anyMatch(Flight::touchesEngine))
+                .findFirst()
+                .map(move -> WeatherOfDeparture.of(before(departure, move)))
+                .orElseGet(() -> WeatherOfDeparture.of(departure));
+    }
+
+    /** A departure as it stood with a move. */
+    private Departure before(Departure now, Departures.Appended move) {
+        List<LogEntry<Event>> log = departures.envelopes(move.departureId(), 0).stream()
+                .map(EventCodec::read)
+                .takeWhile(entry -> !entry.at().isAfter(move.at()))
+                .toList();
+        return Departure.replay(now.plan(), log);
+    }
+
     private static SimulatedAircraft aircraft(
-            Departure departure, StartProfile profile, Instant begin, Set<Integer> running) {
+            Departure departure, StartProfile profile, Surroundings weather, long begin_us, Set<Integer> running) {
         int engines = departure.plan().lines().values().stream()
                 .mapToInt(line -> line.kind() instanceof Start start ? start.engine() : 1)
                 .max()
                 .orElse(1);
-        double elevation_ft = Math.clamp(departure.opening().elevation_ft(), -1000, 15_000);
         SimulatedAircraft aircraft = new SimulatedAircraft(
                 profile,
-                new Surroundings(STANDARD_C, elevation_ft, 0),
+                weather,
                 engines,
                 departure.opening().departureId().getLeastSignificantBits() & 0xFFFF,
-                Flight.micros(begin));
+                begin_us);
         running.forEach(aircraft::runs);
         return aircraft;
     }
@@ -278,6 +301,7 @@ public class Simulator {
             flights.remove(appended.departureId());
             return;
         }
+        flight.noteWeather(appended);
         flight.note(appended);
     }
 
@@ -306,6 +330,11 @@ public class Simulator {
     /** A flight ends when its departure is not worked. @param steady_ns now */
     void tidy(long steady_ns) {
         flights.keySet().removeIf(id -> !departures.isWorked(id, steady_ns));
+    }
+
+    /** In what weather the aircraft of a departure stands; empty without one. */
+    Optional<Surroundings> weather(UUID departureId) {
+        return Optional.ofNullable(flights.get(departureId)).map(Flight::weather);
     }
 
     /** How many are under way. */

@@ -96,16 +96,15 @@ class StartController {
         Departure departure = departures.state(id);
         StartProfile profile =
                 packs.profileOf(departure.opening()).orElseThrow(() -> notThere("The type has no start profile."));
-        var lines = StartHistory.today(departure, engine);
-        Double oat = StartHistory.oat(departure, engine);
-        Double tailWind = StartHistory.reading(departure, lines.tailWind());
+        Double oat = DayOfStart.oat_c(departure, engine);
+        Double tailWind = DayOfStart.tailWind_kt(departure, engine);
         List<StartRecord> attempts = departure.starts(engine);
         StartRecord ended = attempts.stream()
                 .filter(start -> start.summary() != null)
                 .reduce((_, newest) -> newest)
                 .orElse(null);
         Map<Integer, Sample> read = starts.newest(id);
-        Double typed = StartHistory.reading(departure, lines.supply());
+        Double typed = DayOfStart.supply(departure, engine);
         Double shown = attempts.isEmpty() ? reading(read.get(engine), profile.supplyParameter()) : null;
         Double began = ended == null ? null : starts.supplyBefore(id, ended);
         Double supply = began != null ? began : shown == null ? typed : shown;

@@ -13,10 +13,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.departure.Departure;
-import org.skelda.core.fact.DayFact;
-import org.skelda.core.kind.LineRef;
-import org.skelda.core.kind.Start;
-import org.skelda.core.need.Value;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.BeforeStart;
 import org.skelda.core.start.Sample;
@@ -61,8 +57,8 @@ class StartHistory {
                     opening.typeId(),
                     of,
                     number,
-                    oat(departure, of.number()),
-                    reading(departure, today(departure, of.number()).tailWind()),
+                    DayOfStart.oat_c(departure, of.number()),
+                    DayOfStart.tailWind_kt(departure, of.number()),
                     opening.elevation_ft());
         }
     }
@@ -117,30 +113,6 @@ class StartHistory {
                         .query(Long.class)
                         .single()
                 > 0;
-    }
-
-    /** The lines that tell what to expect of an engine's start. */
-    static Start.Today today(Departure departure, int engine) {
-        return departure.plan().lines().values().stream()
-                .filter(line -> line.kind() instanceof Start start && start.engine() == engine)
-                .map(line -> ((Start) line.kind()).today())
-                .findFirst()
-                .orElse(new Start.Today(null, null, null));
-    }
-
-    /** Outside air, degC: as its line reads it, or else as the day has it. Null while neither is known. */
-    static @Nullable Double oat(Departure departure, int engine) {
-        Double read = reading(departure, today(departure, engine).oat());
-        return read != null
-                ? read
-                : departure.progress().value(DayFact.OAT_C.id()).orElse(null) instanceof Value.Number(double known)
-                        ? (Double) known
-                        : null;
-    }
-
-    static @Nullable Double reading(Departure departure, @Nullable LineRef line) {
-        var reading = line == null ? null : departure.line(line).reading();
-        return reading == null ? null : (Double) reading.work().value();
     }
 
     static @Nullable Double supplyBefore(AttemptReport report, List<Sample> samples, StartProfile profile) {

@@ -4,24 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.skelda.app.ServerTest;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.departure.Rehearsals;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.crew.Person;
-import org.skelda.core.crew.Role;
-import org.skelda.core.crew.Seat;
-import org.skelda.core.departure.Event;
 import org.skelda.core.fact.DayFact;
 import org.skelda.core.fact.FactEvent;
 import org.skelda.core.fact.Facts;
 import org.skelda.core.need.Value;
-import org.skelda.core.record.Opening;
-import org.skelda.core.seat.SeatEvent;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.annotation.DirtiesContext;
 
@@ -29,7 +23,6 @@ import org.springframework.test.annotation.DirtiesContext;
 @ServerTest
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
 class FirstLastTimeTest {
-    private static final Person CAPTAIN = new Person("trial", "Trial");
     private static final Duration TOLD_WITHIN = Duration.ofSeconds(10);
     private static final String TAIL = "QX-RYE";
 
@@ -46,35 +39,8 @@ class FirstLastTimeTest {
     private ServerClock clock;
 
     private UUID opened(String school) {
-        UUID id = UUID.randomUUID();
-        Packs.Current pair = packs.currentFor("vardholm", "LOMVI-T2");
-        departures.open(
-                new Opening(
-                        id,
-                        Opening.Kind.REHEARSAL,
-                        "vardholm",
-                        TAIL,
-                        "LOMVI-T2",
-                        "799",
-                        "QVAR",
-                        "QSKR",
-                        "12",
-                        62.4,
-                        5.7,
-                        100,
-                        clock.instant().plusSeconds(3600),
-                        pair.typeHash(),
-                        pair.procedureHash(),
-                        List.of(),
-                        Map.of("first-engine", school)),
-                CAPTAIN,
-                clock.instant());
-        departures.record(
-                id,
-                _ -> List.of(Event.of(new SeatEvent.SeatTaken(Seat.LEFT, Role.FLYING, CAPTAIN, null, null))),
-                CAPTAIN,
-                clock.instant());
-        return id;
+        return new Rehearsals(departures, packs)
+                .open(TAIL, "LOMVI-T2", Map.of("first-engine", school), clock.instant());
     }
 
     private Facts.Given told(UUID id) throws InterruptedException {

@@ -41,12 +41,13 @@ public record Controls(Map<String, String> positions) {
         };
     }
 
-    /** Whether a control is of what types differ in: lamps, tests, APU, inertial units, electrics. */
+    /** Whether a control is of what types differ in: lamps, tests, APU, inertial units, electrics, or how it stood. */
     public static boolean isOfType(String control) {
         return LightControls.has(control)
                 || ApuControls.has(control)
                 || UnitControls.has(control)
-                || PowerControls.has(control);
+                || PowerControls.has(control)
+                || SoakControl.has(control);
     }
 
     private static @Nullable String wrong(SimulatorAsk.TapControl tap, TypeSheet type) {
@@ -57,6 +58,10 @@ public record Controls(Map<String, String> positions) {
         String units = UnitControls.wrong(tap, type.inertial());
         if (units != null) {
             return units;
+        }
+        String soak = SoakControl.wrong(tap);
+        if (soak != null) {
+            return soak;
         }
         String power = PowerControls.wrong(tap, type.electrics());
         return power != null ? power : ApuControls.wrong(tap, type.apu() != null);
