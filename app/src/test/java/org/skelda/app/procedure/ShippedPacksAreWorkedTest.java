@@ -348,7 +348,8 @@ class ShippedPacksAreWorkedTest {
                     .filter(clock -> clock.id().equals("second-start-latest"))
                     .toList();
             OneEngineTaxi taxi = plan.type().taxi();
-            boolean isMeant = taxi != null && Boolean.TRUE.equals(read.progress().toldOfState(taxi.onOne()));
+            boolean isMeant =
+                    taxi != null && Boolean.TRUE.equals(read.progress().toldOfState(taxi.onOne()));
             boolean isLeft = !read.progress().idling().containsAll(plan.engines());
             if (!isMeant || !isLeft) {
                 assertThat(clocks).isEmpty();

@@ -72,9 +72,11 @@ class WhatThePacksCoverTest {
     @Test
     void everyTopicIsAnsweredForEveryType() throws IOException {
         for (int types : new int[] {3, 4}) {
-            assertThat(rows(types)).hasSizeGreaterThan(100).allSatisfy(row -> assertThat(
-                            IntStream.rangeClosed(1, types).mapToObj(row::get))
-                    .noneMatch(String::isBlank));
+            assertThat(rows(types))
+                    .hasSizeGreaterThan(100)
+                    .allSatisfy(
+                            row -> assertThat(IntStream.rangeClosed(1, types).mapToObj(row::get))
+                                    .noneMatch(String::isBlank));
         }
         assertThat(rows()).as("rows of neither table").allMatch(row -> row.size() == 4 || row.size() == 5);
         assertThat(Stream.of("havern-2m", "havern-2a", "lomvi-t1", "havern-4", "lomvi-t2", "teista-b2", "rypa-p1"))
