@@ -29,7 +29,6 @@ import org.skelda.core.apurun.ApuAsk;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.attempt.AttemptEvent;
 import org.skelda.core.attempt.AttemptSummary;
-import org.skelda.core.clock.ClockView;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -48,7 +47,6 @@ import org.skelda.core.feed.FeedEvent;
 import org.skelda.core.kind.Choice;
 import org.skelda.core.kind.Doing;
 import org.skelda.core.kind.LineRef;
-import org.skelda.core.kind.Mark;
 import org.skelda.core.kind.Measure;
 import org.skelda.core.kind.Standing;
 import org.skelda.core.kind.Start;
@@ -66,7 +64,6 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.seat.SeatAsk;
 import org.skelda.core.start.Milestone;
-import org.skelda.core.taxi.OneEngineTaxi;
 import org.skelda.core.watch.Subject;
 import org.skelda.formats.procedure.PackReader;
 
@@ -201,9 +198,6 @@ class ShippedPacksAreWorkedTest {
                 .values()
                 .forEach(option -> option.ids().forEach(id -> wanted.add("school " + option.id() + " " + id)));
         plan.procedures().stream().filter(Procedure::abnormal).forEach(list -> wanted.add("list " + list.id()));
-        if (plan.type().taxi() != null) {
-            wanted.add("clock of the second start");
-        }
         return wanted;
     }
 
@@ -321,7 +315,6 @@ class ShippedPacksAreWorkedTest {
             for (LogEntry<Event> entry : entries.subList(1, entries.size())) {
                 read = read.apply(entry);
                 if (random.nextInt(ONE_OF) == 0) {
-                    theSecondStartIsCountedBack(read);
                     Instant at = read.at();
                     Departure before = told(read, at, new FeedEvent.FeedAttached(UUID.randomUUID(), "Test", false));
                     DepartureView shown = Viewing.view(before, at);
@@ -339,36 +332,6 @@ class ShippedPacksAreWorkedTest {
                         shown = quick;
                     }
                 }
-            }
-        }
-
-        /** While the taxi is meant on one engine: from off-block and the way, less the warm-up and the lists. */
-        private void theSecondStartIsCountedBack(Departure read) {
-            List<ClockView> clocks = Viewing.view(read, read.at()).clocks().stream()
-                    .filter(clock -> clock.id().equals("second-start-latest"))
-                    .toList();
-            OneEngineTaxi taxi = plan.type().taxi();
-            boolean isMeant =
-                    taxi != null && Boolean.TRUE.equals(read.progress().toldOfState(taxi.onOne()));
-            boolean isLeft = !read.progress().idling().containsAll(plan.engines());
-            if (!isMeant || !isLeft) {
-                assertThat(clocks).isEmpty();
-            }
-            for (ClockView clock : clocks) {
-                reached.add("clock of the second start");
-                Instant left = plan.lines().entrySet().stream()
-                        .filter(line -> line.getValue().head().marksOffBlock())
-                        .map(line -> read.line(line.getKey()).answered())
-                        .filter(Objects::nonNull)
-                        .map(Mark::doneAt)
-                        .findFirst()
-                        .orElse(read.opening().offBlock());
-                double way_min = ((Value.Number)
-                                read.progress().value(DayFact.TAXI_MIN.id()).orElseThrow())
-                        .value();
-                Instant takeOff = left.plusSeconds(Math.round(60 * way_min));
-                assertThat(Duration.between(clock.opensAt(), takeOff)).isEqualTo(Duration.ofMinutes(7));
-                assertThat(clock.elapsed()).isEqualTo(!read.at().isBefore(Objects.requireNonNull(clock.opensAt())));
             }
         }
 
