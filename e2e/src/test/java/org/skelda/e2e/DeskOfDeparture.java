@@ -298,10 +298,11 @@ class DeskOfDeparture {
     /** Answers line after line and goes on from procedure to procedure, until something is displayed. */
     void workUntil(BooleanSupplier there) {
         for (int step = 0; step < MANY_STEPS; step++) {
+            // In this order: what is displayed can change by itself between the two looks, to what was waited for.
+            String before = cardText();
             if (there.getAsBoolean()) {
                 return;
             }
-            String before = cardText();
             if (before.contains(" is complete")) {
                 TestServer.pause(LONGER_THAN_ONE_PRESS_MS);
                 main();
