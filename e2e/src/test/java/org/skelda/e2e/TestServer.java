@@ -48,13 +48,18 @@ final class TestServer implements AutoCloseable {
         }
     }
 
-    /** On a copy of the day that was seeded once. @param speed of the server's clock against life */
+    /**
+     * On a copy of the day that was seeded once.
+     *
+     * @param speed of the server's clock against life, unless {@code -Dskelda.speed} says another: to look at a journey
+     *     as a crew sees it
+     */
     static TestServer start(double speed) {
         try {
             Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-")
                     .toAbsolutePath();
             copy(seeded(), data);
-            return startOn(data, speed);
+            return startOn(data, Double.parseDouble(System.getProperty("skelda.speed", String.valueOf(speed))));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
