@@ -15,7 +15,8 @@ import org.skelda.core.start.BeforeStart.Today;
  * help stand by themselves: they tell nothing of the battery, and the battery's nothing of them.
  */
 final class BatteryToday {
-    private static final double OVER_FULL_v = 0.5;
+    /** A battery at rest shows no more than when it is full; a cart or a generator beside it does, if only a little. */
+    private static final double OVER_FULL_v = 0.2;
 
     private BatteryToday() {}
 
