@@ -9,9 +9,9 @@ test('a difference has its sign, and nothing has none', () => {
 });
 
 test('where it lay apart is told with its time, and beside a band with how long', () => {
-  const apart = { parameter: 'OIL' as const, by: 3, at: 'PT14.25S', apart: 'PT6.5S' };
+  const apart = { parameter: 'OIL' as const, by: 3, at: 'PT14.25S', apart: 'PT8.5S' };
   expect(apartWords(apart, false)).toBe('at 14.3 s');
-  expect(apartWords(apart, true)).toBe('at 14.3 s; outside for 6.5 s');
+  expect(apartWords(apart, true)).toBe('at 14.3 s; outside for 8.5 s');
   expect(apartWords(undefined, true)).toBe('inside');
   expect(apartWords(undefined, false)).toBe('not read in both');
 });
