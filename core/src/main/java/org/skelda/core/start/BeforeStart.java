@@ -13,8 +13,8 @@ import org.skelda.core.bleed.AirNetwork;
 /**
  * The strip before the starter: what to expect of this engine today, each number with its reason, and advice. Expected
  * is the median of this engine's last ten starts with their lowest and highest; of those, only starts on days like
- * today where there are three or more. The dip is brought to today's battery, and the peak to today's air. What the
- * starter reaches alone is computed from today's supply.
+ * today where there are three or more. The dip is brought to today's battery, the peak to today's air and wind, the
+ * time to idle to today's supply. What the starter reaches alone is computed from today's supply.
  */
 public final class BeforeStart {
     private static final int LAST = 10;
@@ -129,6 +129,7 @@ public final class BeforeStart {
                 ? text("%s on days like today", count(alike.size()))
                 : text("its last %s, whatever the day", count(used.size()));
         Range dip = BatteryToday.dip(profile, today, ten);
+        Range idle = IdleToday.range(profile, today, dip, ten);
         Resistance resistance = BatteryToday.resistance(profile, today, ten);
         Alone alone = alone(profile, today, resistance);
         return new Expected(
@@ -137,7 +138,7 @@ public final class BeforeStart {
                 alone,
                 range(used, Past::timeToLight_s, because),
                 PeakToday.range(today, ten),
-                range(used, Past::timeToIdle_s, because),
+                idle == null ? range(used, Past::timeToIdle_s, because) : idle,
                 advice(profile, today, dip, alone));
     }
 

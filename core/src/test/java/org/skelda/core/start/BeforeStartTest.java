@@ -51,11 +51,11 @@ class BeforeStartTest {
         List<Past> mixed = List.of(
                 past(-20, 18, 600), past(-18, 18, 610), past(20, 18, 700), past(22, 18, 705), past(24, 18, 710));
         assertThat(BeforeStart.expected(electric, today(21, 25.0, 0, false), mixed)
-                        .timeToIdle_s()
+                        .timeToLight_s()
                         .starts())
                 .isEqualTo(3);
         assertThat(BeforeStart.expected(electric, today(-19, 25.0, 0, false), mixed)
-                        .timeToIdle_s()
+                        .timeToLight_s()
                         .starts())
                 .as("two are too few")
                 .isEqualTo(5);
@@ -74,7 +74,40 @@ class BeforeStartTest {
         assertThat(high.peak_c().because()).isEqualTo("its last 2 starts, brought to -10 °C and 5,100 ft");
         Expected windy = BeforeStart.expected(electric, new Today(-10, 100, 25.0, 180, 9, 0, false), seen);
         assertThat(windy.peak_c().because())
-                .isEqualTo("its last 2 starts, brought to -10 °C and 100 ft; hotter by 9 kt more from behind");
+                .isEqualTo("its last 2 starts, brought to -10 °C, 100 ft and 9 kt from behind");
+        assertThat(windy.peak_c().lowest()).as("2.25 %% of 660 degC").isCloseTo(650 + 0.0225 * 660, within(0.1));
+        Past windyThen = new Past(-10, 100, 25.0, 18.0, null, 3.5, 664.85, 30.0, 9.0);
+        assertThat(BeforeStart.expected(electric, today(-10, 25.0, 0, false), List.of(windyThen))
+                        .peak_c()
+                        .median())
+                .as("a wind of then is taken out")
+                .isCloseTo(650, within(0.1));
+    }
+
+    @Test
+    void theTimeToIdleIsBroughtToTodaysSupply() {
+        StartProfile air = TestProfiles.byHand();
+        List<Past> seen = List.of(new Past(15, 0, 260.0, null, null, 2.5, 560.0, 40.0, null));
+        assertThat(BeforeStart.expected(air, new Today(15, 0, 260.0, 180, 0, 0, false), seen)
+                        .timeToIdle_s()
+                        .median())
+                .isCloseTo(40, within(1e-9));
+        BeforeStart.Range weak = BeforeStart.expected(air, new Today(15, 0, 208.0, 180, 0, 0, false), seen)
+                .timeToIdle_s();
+        // A fifth less air: 0.8^-0.6
+        assertThat(weak.median()).isCloseTo(40 * 1.1433, within(0.01));
+        assertThat(weak.because()).isEqualTo("its last one start, brought to 208 kPa at 0 ft");
+        assertThat(BeforeStart.expected(air, new Today(15, 0, null, 180, 0, 0, false), seen)
+                        .timeToIdle_s()
+                        .because())
+                .as("a supply that nobody read brings it nowhere")
+                .isEqualTo("its last one start, whatever the day");
+        BeforeStart.Range onCurrent = BeforeStart.expected(
+                        electric, today(15, 23.0, 0, false), List.of(past(15, 18, 700)))
+                .timeToIdle_s();
+        // From 25.0 V the dip was 18.0; from 23.0 V it will be 16.0: (18 / 16)^0.95
+        assertThat(onCurrent.median()).isCloseTo(30 * 1.1184, within(0.01));
+        assertThat(onCurrent.because()).isEqualTo("its last one start, brought to a dip of 16.0 V at 15 °C");
     }
 
     @Test
