@@ -100,7 +100,7 @@ export function LineCard({
           {fact && <FactEntry fact={fact.fact} typing={typing} setTyping={setTyping} give={fact.give} />}
         </GateCard>
       )}
-      {!complete && !mustWait(line) && Entry && (
+      {!complete && !mustWait(line) && !answering.othersPart && Entry && (
         <Entry
           key={text.ref}
           line={line}
@@ -173,7 +173,7 @@ function MainButton({ line, answering, sending }: { line: WorkLine; answering: A
     ? !hands.alone && line.view.answered?.by.id === hands.personId
       ? `Done. ${hands.otherName ?? 'The other pilot'} agrees.`
       : null
-    : kind.others?.(line, hands);
+    : (answering.othersPart ?? kind.others?.(line, hands));
   if (others) return <p className={styles.waits}>{others}</p>;
   const label = naming ? `Name it aloud: ${naming}` : agreeing ? 'Agree' : kind.main(line, hands);
   if (label === null) return null;

@@ -4,7 +4,7 @@ import { kinds } from '../kind/kinds';
 import { gaugeShows } from '../electrics/gauge';
 import type { Asked } from '../live/DepartureLive';
 import { useDeparture, type WorkLine } from '../live/departureContext';
-import { isSettled, mustWait } from './work';
+import { isSettled, mustWait, othersPart } from './work';
 
 const SAME_PRESS_MS = 250;
 const UNREAD_MS = 400;
@@ -17,6 +17,8 @@ export interface Answering {
   /** Handles a key for the displayed line; tells whether it was one. */
   press(key: string, typing: string, setTyping: (text: string) => void): boolean;
   hands: Hands;
+  /** Whose hand it is, in place of the one answer; null where it is this page's. */
+  othersPart: string | null;
   /** What must be named in a second step before it is done; null when nothing must. */
   naming: string | null;
   /** Until when a control is held, on the page's own clock; null when none is. */
@@ -36,8 +38,9 @@ export function useHands(): Hands {
 
 /** Answers the line that is displayed, and only that: not twice for one press, and not a line that came up unread. */
 export function useAnswering(line: WorkLine | undefined, done: () => void): Answering {
-  const { live } = useDeparture();
+  const { live, state } = useDeparture();
   const hands = useHands();
+  const others = line ? othersPart(line, hands, state.view.moves) : null;
   const answeredAt = useRef(Number.NEGATIVE_INFINITY);
   const shownAt = useRef(Number.NEGATIVE_INFINITY);
   const byMe = useRef(true);
@@ -70,9 +73,9 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
   };
 
   const answer = (typing: string) => {
-    if (!line || unfit(line)) return;
+    if (!line || others !== null || unfit(line)) return;
     // Nothing typed takes what the instrument shows, where a feed reads it.
-    const shows = typing === '' ? gaugeShows(line.text.detail.measure, live.snapshot().power, performance.now()) : null;
+    const shows = typing === '' ? gaugeShows(line.text.detail.measure, live.snapshot(), performance.now()) : null;
     const asked = answered(line, shows ?? typing, hands);
     if (!asked) return;
     if (naming !== null && armed !== line.text.ref) {
@@ -104,7 +107,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
 
   const press = (key: string, typing: string, setTyping: (text: string) => void): boolean => {
     byMe.current = key.startsWith('Arrow') || key === 'Escape' || byMe.current;
-    if (!line || isSettled(line)) return key === ' ';
+    if (!line || isSettled(line) || others !== null) return key === ' ';
     const kind = kinds[line.text.kind];
     const entry: Entry = { line, hands, typing, setTyping, answer, send };
     if (!mustWait(line) && kind.press?.(key, entry)) return true;
@@ -121,6 +124,7 @@ export function useAnswering(line: WorkLine | undefined, done: () => void): Answ
     send,
     press,
     hands,
+    othersPart: others,
     naming: naming !== null && armed === ref ? naming : null,
     holdingUntil: holding?.ref === ref ? (holding?.until ?? null) : null,
   };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Work, WorkLine } from '../live/departureContext';
-import { found, placeOfNext, procedureToGoOnWith, scan } from './work';
+import { found, othersPart, placeOfNext, procedureToGoOnWith, scan } from './work';
 
 function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
   return {
@@ -27,6 +27,33 @@ function work(
     lines: fields.lines ?? [],
   } as unknown as Work;
 }
+
+describe('whose hand it is', () => {
+  const marked = (marks: Partial<WorkLine['text']['marks']>, state = 'OPEN'): WorkLine => {
+    const one = line('taxi/start', state);
+    return { ...one, text: { ...one.text, marks: { ...one.text.marks, ...marks } } };
+  };
+  const hands = (role: 'FLYING' | 'MONITORING' | null, alone = false) => ({
+    personId: 'p',
+    role,
+    otherName: null,
+    alone,
+  });
+
+  it('is not that of who steers while the aircraft moves', () => {
+    const start = marked({ notSteering: true });
+    expect(othersPart(start, hands('FLYING'), true)).toBe('The pilot who does not steer does it.');
+    expect(othersPart(start, hands('FLYING'), false)).toBeNull();
+    expect(othersPart(start, hands('MONITORING'), true)).toBeNull();
+    expect(othersPart(start, hands('FLYING', true), true)).toBeNull();
+    expect(othersPart(start, hands(null), true)).toBeNull();
+  });
+  it('is that of the pilot who is named, but the other one agrees', () => {
+    expect(othersPart(marked({ by: 'MONITORING' }), hands('FLYING'), false)).toBe('The pilot monitoring does it.');
+    expect(othersPart(marked({ by: 'MONITORING' }), hands('MONITORING'), false)).toBeNull();
+    expect(othersPart(marked({ by: 'MONITORING' }, 'RESPONDED'), hands('FLYING'), false)).toBeNull();
+  });
+});
 
 describe('which procedure to go on with', () => {
   it('is the first of the own seat that has a line to answer', () => {

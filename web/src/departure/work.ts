@@ -1,5 +1,6 @@
 import type { Seat } from '../api/client';
 import { goLetters } from '../keys/goLetters';
+import type { Hands } from '../kind/LineKind';
 import type { Work, WorkLine } from '../live/departureContext';
 
 /** Which procedure and which line a desk shows. Judgement of lines is the server's; this only finds the place. */
@@ -27,6 +28,18 @@ export function canBeRepeated(line: WorkLine): boolean {
 /** Whether a line has to wait. What is done from memory never does: it is told late. */
 export function mustWait(line: WorkLine): boolean {
   return line.view.gate !== undefined && line.text.kind !== 'MEMORY';
+}
+
+/**
+ * Whose hand a line is, where it is not that of who is at this page; null where it may be. The server judges it too.
+ * `moves`: whether the aircraft does.
+ */
+export function othersPart(line: WorkLine, hands: Hands, moves: boolean): string | null {
+  const { by, notSteering } = line.text.marks;
+  if (hands.alone || hands.role === null || line.view.state === 'RESPONDED') return null;
+  if (by && hands.role !== by) return `The pilot ${by.toLowerCase()} does it.`;
+  if (notSteering && moves && hands.role === 'FLYING') return 'The pilot who does not steer does it.';
+  return null;
 }
 
 const SHORT_WAIT_MS = 20_000;

@@ -1,7 +1,7 @@
 import { advised } from '../electrics/batteryWords';
 import { MeasureEntry } from '../ui/MeasureEntry';
 import { gaugeShows } from '../electrics/gauge';
-import { usePowerReadings } from '../live/departureContext';
+import { useInstruments } from '../live/departureContext';
 import { useMonotonic } from '../live/useMonotonic';
 import { parsed, shown, typed } from '../ui/number';
 import { shownUnit } from '../ui/units';
@@ -43,7 +43,7 @@ function Limits({ line }: { line: WorkLine }) {
 
 function Reading({ line, typing, setTyping, answer }: Entry) {
   const { measure: of } = line.text.detail;
-  const power = usePowerReadings();
+  const instruments = useInstruments();
   const now = useMonotonic();
   return (
     <>
@@ -51,7 +51,7 @@ function Reading({ line, typing, setTyping, answer }: Entry) {
       <MeasureEntry
         label={line.text.label}
         unit={shownUnit(of?.unit ?? '')}
-        reads={gaugeShows(of, power, now)}
+        reads={gaugeShows(of, instruments, now)}
         typing={typing}
         setTyping={setTyping}
         enter={() => answer(typing)}

@@ -78,6 +78,14 @@ export function usePowerReadings(): LiveState['power'] {
   return useSyncExternalStore(live.subscribe, () => live.snapshot().power);
 }
 
+/** What the aircraft's instruments show by a feed; who asks is drawn anew with each reading. */
+export function useInstruments(): Pick<LiveState, 'power' | 'engines' | 'sheet'> {
+  const power = usePowerReadings();
+  const engines = useEngines();
+  const { sheet } = useDeparture().state;
+  return { power, engines, sheet };
+}
+
 /** What was read of the APU while the page was up; who asks is drawn anew with each reading. */
 export function useApuReadings(): LiveState['apu'] {
   const { live } = useDeparture();

@@ -229,6 +229,7 @@ const WRONG: { value: string; label: string; only?: (sheet: StartSheet) => boole
   { value: 'weak-air', label: 'Weak air', only: air },
   { value: 'weak-battery', label: 'Weak battery', only: electric },
   { value: 'packs-left-on', label: 'Packs or loads left on' },
+  { value: 'anti-ice-left-on', label: 'Anti-ice left on', only: air },
   { value: 'ground-power-lost', label: 'Ground power lost in mid-start', only: electric },
   { value: 'sheared-shaft', label: 'Starter shaft sheared' },
   { value: 'starter-stuck', label: 'Starter stuck' },

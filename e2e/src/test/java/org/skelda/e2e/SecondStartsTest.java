@@ -31,8 +31,12 @@ class SecondStartsTest extends StartJourney {
         flying.text("7 min before take-off: 4 min to warm up, 3 min for the lists.")
                 .first()
                 .waitFor();
-        flying.main();
-        flying.text("the pilot who does not steer").first().waitFor();
+        flying.card().getByText("The pilot who does not steer does it.").waitFor();
+        assertThat(flying.card()
+                        .getByText("Go", new Locator.GetByTextOptions().setExact(true))
+                        .count())
+                .as("the one who steers is not asked")
+                .isZero();
 
         DeskOfDeparture desk = at("Sunna Kvale", "429").reads(Map.of("Duct pressure before the starter", "228"));
         desk.waitForCard("Engine 2 may be started");

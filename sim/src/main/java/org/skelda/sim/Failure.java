@@ -28,6 +28,8 @@ public enum Failure {
     WEAK_AIR("weak air"),
     /** Packs, or heavy electrical loads, stay on whatever their switch says. */
     PACKS_LEFT_ON("packs or loads left on"),
+    /** Anti-ice stays open whatever its switch says. */
+    ANTI_ICE_LEFT_ON("anti-ice left on"),
     /** The battery is cold inside, old and half charged. */
     WEAK_BATTERY("weak battery"),
     /** Ground power goes away in mid-start. */

@@ -33,17 +33,18 @@ public final class SimulationTrial {
     private static final double NANOS_PER_S = 1e9;
 
     /** What a failure at its worst must come to; the first that applies is the outcome, whichever of these it is. */
-    private static final Map<Failure, Set<String>> COMES_TO = new EnumMap<>(Map.of(
-            Failure.NO_LIGHT_OFF, Set.of("NO_LIGHT_OFF"),
-            Failure.NO_FUEL, Set.of("NO_LIGHT_OFF"),
-            Failure.HOT, Set.of("HOT_START", "HOT_PREDICTED"),
-            Failure.RICH_CONTROL, Set.of("FLOW_HIGH"),
-            Failure.HUNG, Set.of("HUNG_START"),
-            Failure.FAN_SEIZED, Set.of("NO_FAN_ROTATION"),
-            Failure.NO_OIL_PRESSURE, Set.of("NO_OIL_PRESSURE"),
-            Failure.WEAK_AIR, Set.of("LOW_SUPPLY"),
-            Failure.WEAK_BATTERY, Set.of("LOW_SUPPLY", "DIP_LOW"),
-            Failure.STARTER_STUCK, Set.of("STARTER_OVERRUN")));
+    private static final Map<Failure, Set<String>> COMES_TO = new EnumMap<>(Map.ofEntries(
+            Map.entry(Failure.NO_LIGHT_OFF, Set.of("NO_LIGHT_OFF")),
+            Map.entry(Failure.NO_FUEL, Set.of("NO_LIGHT_OFF")),
+            Map.entry(Failure.HOT, Set.of("HOT_START", "HOT_PREDICTED")),
+            Map.entry(Failure.RICH_CONTROL, Set.of("FLOW_HIGH")),
+            Map.entry(Failure.HUNG, Set.of("HUNG_START")),
+            Map.entry(Failure.FAN_SEIZED, Set.of("NO_FAN_ROTATION")),
+            Map.entry(Failure.NO_OIL_PRESSURE, Set.of("NO_OIL_PRESSURE")),
+            Map.entry(Failure.WEAK_AIR, Set.of("LOW_SUPPLY")),
+            Map.entry(Failure.WEAK_BATTERY, Set.of("LOW_SUPPLY", "DIP_LOW")),
+            Map.entry(Failure.ANTI_ICE_LEFT_ON, Set.of("LOW_SUPPLY")),
+            Map.entry(Failure.STARTER_STUCK, Set.of("STARTER_OVERRUN"))));
 
     private final int normal;
     private final int failing;
@@ -255,7 +256,7 @@ public final class SimulationTrial {
     private static boolean canHave(StartProfile profile, Failure failure) {
         boolean air = profile.supply().air() != null;
         return switch (failure) {
-            case WEAK_AIR -> air;
+            case WEAK_AIR, ANTI_ICE_LEFT_ON -> air;
             case WEAK_BATTERY -> !air;
             case STARTER_STUCK -> !profile.starter().byHand();
             default -> true;

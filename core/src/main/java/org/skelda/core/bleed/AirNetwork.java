@@ -13,18 +13,24 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What gives a type's starters their air, and what takes it. Sources give into ducts, valves join ducts, packs and
- * starters take out of them. Each source has a valve that lets nothing back: the strongest alone holds what is joined.
+ * What gives a type's starters their air, and what takes it. Sources give into ducts, valves join ducts; packs,
+ * anti-ice and starters take out of them. Each source has a valve that lets nothing back: the strongest alone holds
+ * what is joined.
  *
  * @param sources in the order in which they are shown
  * @param ducts with the starters on them
  * @param valves between ducts
- * @param packs that take their share
+ * @param takers that take their share
  * @param swallows part of the pressure that one starter takes away at standstill; it falls to nothing at its free speed
  * @param source where it is told
  */
 public record AirNetwork(
-        List<Source> sources, List<Duct> ducts, List<Valve> valves, List<Pack> packs, double swallows, String source) {
+        List<Source> sources,
+        List<Duct> ducts,
+        List<Valve> valves,
+        List<Taker> takers,
+        double swallows,
+        String source) {
 
     /** What a source is: that decides how it is known whether it gives anything. */
     public enum Kind {
@@ -66,13 +72,22 @@ public record AirNetwork(
             String to,
             @Nullable String open) {}
 
+    /** What takes air from the starters. */
+    public enum Taking {
+        PACK,
+        ANTI_ICE
+    }
+
     /**
+     * Something beside the starters that takes air.
+     *
      * @param takes part of the pressure that it takes
-     * @param on the state that tells that it is on; null for one that goes off by itself for a start
+     * @param on the state that tells that it is on; null for one that is off for a start by itself or by its line
      */
-    public record Pack(
+    public record Taker(
             String id,
             String name,
+            Taking what,
             String duct,
             double takes,
             @Nullable String on) {}
@@ -82,7 +97,7 @@ public record AirNetwork(
         sources = List.copyOf(sources);
         ducts = List.copyOf(ducts);
         valves = List.copyOf(valves);
-        packs = List.copyOf(packs);
+        takers = List.copyOf(takers);
         Set<String> known = new HashSet<>();
         Set<Integer> started = new HashSet<>();
         for (Duct duct : ducts) {
@@ -102,9 +117,9 @@ public record AirNetwork(
             refuse(!leads.contains(valve.from()), valve.id() + ": there is no duct called " + valve.from());
             refuse(!leads.contains(valve.to()), valve.id() + ": there is no duct called " + valve.to());
         }
-        for (Pack pack : packs) {
-            refuse(!known.add(pack.id()), pack.id() + ": there are two of this name");
-            refuse(!leads.contains(pack.duct()), pack.id() + ": there is no duct called " + pack.duct());
+        for (Taker taker : takers) {
+            refuse(!known.add(taker.id()), taker.id() + ": there are two of this name");
+            refuse(!leads.contains(taker.duct()), taker.id() + ": there is no duct called " + taker.duct());
         }
     }
 
@@ -145,7 +160,7 @@ public record AirNetwork(
      *
      * @param gives what a source gives, kPa gauge; 0 for nothing
      * @param open whether a valve, by its id, is open
-     * @param on whether a pack, by its id, is on
+     * @param on whether a pack or anti-ice, by its id, is on
      * @return kPa gauge
      */
     public double staticIn(String duct, ToDoubleFunction<Source> gives, Predicate<String> open, Predicate<String> on) {
@@ -156,9 +171,9 @@ public record AirNetwork(
                 .max()
                 .orElse(0);
         return strongest
-                * packs.stream()
-                        .filter(pack -> joined.contains(pack.duct()) && on.test(pack.id()))
-                        .mapToDouble(pack -> 1 - pack.takes())
+                * takers.stream()
+                        .filter(taker -> joined.contains(taker.duct()) && on.test(taker.id()))
+                        .mapToDouble(taker -> 1 - taker.takes())
                         .reduce(1, (a, b) -> a * b);
     }
 
@@ -180,7 +195,7 @@ public record AirNetwork(
                         sources.stream().map(one -> Optional.ofNullable(one.there())),
                         sources.stream().map(one -> Optional.ofNullable(one.on())),
                         valves.stream().map(valve -> Optional.ofNullable(valve.open())),
-                        packs.stream().map(pack -> Optional.ofNullable(pack.on())))
+                        takers.stream().map(taker -> Optional.ofNullable(taker.on())))
                 .flatMap(some -> some);
         return all.flatMap(Optional::stream);
     }

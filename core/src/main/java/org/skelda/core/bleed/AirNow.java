@@ -11,8 +11,8 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.bleed.AirNetwork.Duct;
 import org.skelda.core.bleed.AirNetwork.Kind;
-import org.skelda.core.bleed.AirNetwork.Pack;
 import org.skelda.core.bleed.AirNetwork.Source;
+import org.skelda.core.bleed.AirNetwork.Taker;
 import org.skelda.core.bleed.AirNetwork.Valve;
 
 /**
@@ -87,10 +87,10 @@ public final class AirNow {
         return valve.open() == null ? (Boolean) true : told.apply(valve.open());
     }
 
-    /** Whether a pack takes air from a start; null when it is not known. */
+    /** Whether something takes air from a start; null when it is not known. */
     @Nullable
-    Boolean takes(Pack pack) {
-        return pack.on() == null ? (Boolean) false : told.apply(pack.on());
+    Boolean takes(Taker taker) {
+        return taker.on() == null ? (Boolean) false : told.apply(taker.on());
     }
 
     private Predicate<String> open(boolean notKnown) {
@@ -119,28 +119,28 @@ public final class AirNow {
                 .toList();
     }
 
-    /** Packs on a duct or on what is joined with it, as they are told. @param on what is asked; null: not known */
-    List<Pack> packs(Duct duct, @Nullable Boolean on) {
+    /** What takes from a duct or from what is joined with it. @param on as it is told; null: not known */
+    List<Taker> takers(Duct duct, @Nullable Boolean on) {
         Set<String> joined = network.joined(duct.id(), open(true));
-        return network.packs().stream()
-                .filter(pack -> joined.contains(pack.duct()) && Objects.equals(takes(pack), on))
+        return network.takers().stream()
+                .filter(taker -> joined.contains(taker.duct()) && Objects.equals(takes(taker), on))
                 .toList();
     }
 
     /**
      * Static pressure that is to be expected in a duct, kPa gauge.
      *
-     * @param packs whether a pack, by its id, takes its share
+     * @param taking whether a pack or anti-ice, by its id, takes its share
      * @return null when the outside air is not known
      */
     @Nullable
-    Double expected(Duct duct, Predicate<String> packs) {
+    Double expected(Duct duct, Predicate<String> taking) {
         Double oat_c = day.oat_c();
         if (oat_c == null) {
             return null;
         }
         return network.staticIn(
-                duct.id(), one -> Boolean.TRUE.equals(gives(one)) ? delivered(one, oat_c) : 0, open(true), packs);
+                duct.id(), one -> Boolean.TRUE.equals(gives(one)) ? delivered(one, oat_c) : 0, open(true), taking);
     }
 
     private double delivered(Source one, double oat_c) {
@@ -149,9 +149,9 @@ public final class AirNow {
                 : one.delivers().at(oat_c, day.elevation_ft());
     }
 
-    /** Whether a pack, by its id, is told to be on. */
+    /** Whether a pack or anti-ice, by its id, is told to be on. */
     boolean takesShare(String id) {
-        return network.packs().stream().anyMatch(pack -> pack.id().equals(id) && Boolean.TRUE.equals(takes(pack)));
+        return network.takers().stream().anyMatch(one -> one.id().equals(id) && Boolean.TRUE.equals(takes(one)));
     }
 
     /** The closed valves, any of which would have to open for a source to reach a duct. */

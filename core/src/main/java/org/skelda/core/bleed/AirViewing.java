@@ -5,13 +5,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.bleed.AirNetwork.Duct;
 import org.skelda.core.bleed.AirNetwork.Kind;
-import org.skelda.core.bleed.AirNetwork.Pack;
 import org.skelda.core.bleed.AirNetwork.Source;
+import org.skelda.core.bleed.AirNetwork.Taker;
+import org.skelda.core.bleed.AirNetwork.Taking;
 import org.skelda.core.bleed.AirNetwork.Valve;
 
 /** Tells what the air's state means for a starter: enough, or what is set wrong and by how much it falls short. */
@@ -91,11 +95,11 @@ public final class AirViewing {
                             names(from), engine, expected_kpa, expected_kpa - least_kpa),
                     false);
         }
-        List<Pack> packs = now.packs(duct, true);
+        List<Taker> taking = now.takers(duct, true);
         Double without = now.expected(duct, _ -> false);
-        if (!packs.isEmpty() && without != null && without >= least_kpa) {
+        if (!taking.isEmpty() && without != null && without >= least_kpa) {
             return new Said(
-                    text("Starter %d: %s still ON, %.0f kPa short", engine, packs(packs), least_kpa - expected_kpa),
+                    text("Starter %d: %s still ON, %.0f kPa short", engine, named(taking), least_kpa - expected_kpa),
                     true);
         }
         return new Said(
@@ -105,7 +109,7 @@ public final class AirViewing {
                         engine,
                         Objects.requireNonNullElse(without, expected_kpa),
                         least_kpa - Objects.requireNonNullElse(without, expected_kpa),
-                        packs.isEmpty() ? "another source of air" : packs(packs) + " OFF, and another source of air"),
+                        taking.isEmpty() ? "another source of air" : named(taking) + " OFF, and another source of air"),
                 true);
     }
 
@@ -167,9 +171,9 @@ public final class AirViewing {
                     ? set
                     : new Said(text("Starter %d has no air: is its source ON, is every valve open?", engine), true);
         }
-        List<Pack> on = now.packs(duct, true);
+        List<Taker> on = now.takers(duct, true);
         if (!on.isEmpty()) {
-            return new Said(text("Starter %d: %s still ON, %s", engine, packs(on), shortBy), true);
+            return new Said(text("Starter %d: %s still ON, %s", engine, named(on), shortBy), true);
         }
         List<Cause> fitting = causes().stream()
                 .filter(cause -> Math.abs(cause.reads_kpa() - read_kpa) <= ALIKE_kpa)
@@ -187,24 +191,29 @@ public final class AirViewing {
                 true);
     }
 
-    /** What would read less than all set well: each pack by itself, and all of them. */
+    /** What would read less than all set well: one pack and more of them, and each anti-ice. */
     private List<Cause> causes() {
         Double good = now.expected(duct, _ -> false);
         if (good == null || good < NOTHING_kpa) {
             return List.of();
         }
-        List<Pack> could = Stream.concat(now.packs(duct, null).stream(), now.packs(duct, false).stream())
+        List<Taker> could = Stream.concat(now.takers(duct, null).stream(), now.takers(duct, false).stream())
                 .toList();
-        List<Cause> causes = new ArrayList<>();
-        for (int left = 1; left <= could.size(); left++) {
-            List<Pack> some = could.subList(0, left);
-            Double reads = now.expected(
-                    duct, id -> some.stream().anyMatch(pack -> pack.id().equals(id)));
-            if (reads != null) {
-                causes.add(new Cause(left == 1 ? "A pack left ON" : text("%d packs left ON", left), reads));
-            }
-        }
-        return causes;
+        List<Taker> packs =
+                could.stream().filter(one -> one.what() == Taking.PACK).toList();
+        Stream<Optional<Cause>> byPacks = IntStream.rangeClosed(1, packs.size())
+                .mapToObj(left ->
+                        cause(left == 1 ? "A pack left ON" : text("%d packs left ON", left), packs.subList(0, left)));
+        Stream<Optional<Cause>> byIce = could.stream()
+                .filter(one -> one.what() == Taking.ANTI_ICE)
+                .map(one -> cause(one.name() + " left ON", List.of(one)));
+        return Stream.concat(byPacks, byIce).flatMap(Optional::stream).toList();
+    }
+
+    private Optional<Cause> cause(String words, List<Taker> leftOn) {
+        Double reads = now.expected(
+                duct, id -> leftOn.stream().anyMatch(one -> one.id().equals(id)));
+        return Optional.ofNullable(reads).map(read_kpa -> new Cause(words, read_kpa));
     }
 
     // What else counts.
@@ -216,9 +225,9 @@ public final class AirViewing {
                     .filter(valve -> now.isOpen(valve) == null)
                     .forEach(valve -> notes.add(valve.name() + ": open? Nobody told."));
         }
-        List<Pack> open = now.packs(duct, null);
+        List<Taker> open = now.takers(duct, null);
         if (!open.isEmpty()) {
-            notes.add(packs(open) + ": off? Nobody told.");
+            notes.add(named(open) + ": off? Nobody told.");
         }
         boolean cart = from.stream().anyMatch(one -> one.kind() == Kind.GROUND);
         if (cart) {
@@ -236,8 +245,10 @@ public final class AirViewing {
         return notes;
     }
 
-    private static String packs(List<Pack> packs) {
-        return packs.size() == 1 ? packs.getFirst().name() : "packs";
+    private static String named(List<Taker> takers) {
+        return takers.size() > 1 && takers.stream().allMatch(one -> one.what() == Taking.PACK)
+                ? "packs"
+                : takers.stream().map(Taker::name).collect(Collectors.joining(", "));
     }
 
     private static String names(List<Source> sources) {

@@ -41,6 +41,7 @@ import org.skelda.core.seat.SeatView;
  * @param facts of the day that some line asks for, or that somebody gave
  * @param factChange what the newest fact changed; null when it changed nothing
  * @param controls the last position of every simulated control that was moved
+ * @param moves whether the aircraft moves, as far as lines tell
  */
 public record DepartureView(
         long seq,
@@ -63,7 +64,8 @@ public record DepartureView(
         @Nullable NetworkView electrics,
         List<FactView> facts,
         FactView.@Nullable ChangeView factChange,
-        Map<String, String> controls) {
+        Map<String, String> controls,
+        boolean moves) {
 
     /**
      * What of it is new to who has an earlier one of the same departure: the same, with those procedures only that are
@@ -99,7 +101,8 @@ public record DepartureView(
                 electrics,
                 facts,
                 factChange,
-                controls);
+                controls,
+                moves);
     }
 
     /** @param opensAt set when it waits for a clock */

@@ -119,7 +119,8 @@ public final class Viewing {
                 electrics(),
                 FactView.of(departure.facts(), progress),
                 FactView.newest(departure.facts()),
-                departure.controls().positions());
+                departure.controls().positions(),
+                progress.moves());
     }
 
     /** When anything that a line waits for comes, whatever else it waits for. */

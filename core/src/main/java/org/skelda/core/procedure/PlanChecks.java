@@ -194,11 +194,8 @@ final class PlanChecks {
         Network network = plan.type().electrics();
         plan.type().measures().forEach((id, measure) -> {
             Gauge gauge = measure.gauge();
-            if (gauge != null
-                    && (network == null
-                            || network.sources().stream()
-                                    .noneMatch(one -> one.id().equals(gauge.source())))) {
-                findings.add("measures/" + id + ": the type's electrics have no source '" + gauge.source() + "'");
+            if (gauge != null && !gauge.isOf(network)) {
+                findings.add("measures/" + id + ": the type has no " + gauge.source() + " with such an instrument");
             }
             String wind = measure.battery() == null ? null : measure.battery().wind();
             MeasureSpec read = wind == null ? null : plan.type().measures().get(wind);

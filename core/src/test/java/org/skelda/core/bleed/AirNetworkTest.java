@@ -11,8 +11,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.skelda.core.bleed.AirNetwork.Duct;
 import org.skelda.core.bleed.AirNetwork.Kind;
-import org.skelda.core.bleed.AirNetwork.Pack;
 import org.skelda.core.bleed.AirNetwork.Source;
+import org.skelda.core.bleed.AirNetwork.Taker;
+import org.skelda.core.bleed.AirNetwork.Taking;
 import org.skelda.core.bleed.AirNetwork.Valve;
 
 class AirNetworkTest {
@@ -92,8 +93,11 @@ class AirNetworkTest {
         assertThatThrownBy(() -> network(
                         List.of(), List.of(one), List.of(new Valve("valve", "Valve", "one", "two", null)), List.of()))
                 .hasMessage("valve: there is no duct called two");
-        assertThatThrownBy(() ->
-                        network(List.of(), List.of(one), List.of(), List.of(new Pack("one", "Pack", "one", 0.1, null))))
+        assertThatThrownBy(() -> network(
+                        List.of(),
+                        List.of(one),
+                        List.of(),
+                        List.of(new Taker("one", "Pack", Taking.PACK, "one", 0.1, null))))
                 .hasMessage("one: there are two of this name");
         assertThatThrownBy(() -> network(
                         List.of(new Source("e", "E", Kind.ENGINE, null, "one", null, null, SOME)),
@@ -106,7 +110,7 @@ class AirNetworkTest {
                 .hasMessageContaining("rise");
     }
 
-    private static AirNetwork network(List<Source> sources, List<Duct> ducts, List<Valve> valves, List<Pack> packs) {
+    private static AirNetwork network(List<Source> sources, List<Duct> ducts, List<Valve> valves, List<Taker> packs) {
         return new AirNetwork(sources, ducts, valves, packs, 0.1, "Test");
     }
 }

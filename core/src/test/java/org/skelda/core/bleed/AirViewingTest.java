@@ -108,6 +108,8 @@ class AirViewingTest {
                 .isEqualTo("Starter 2: 39 kPa short. 2 packs left ON would read 191: look there");
         assertThat(TestAir.view(now, 226.0).says())
                 .isEqualTo("Starter 2: 4 kPa short. A pack left ON would read 227: look there");
+        assertThat(TestAir.view(now, 206.0).says())
+                .isEqualTo("Starter 2: 24 kPa short. Wing anti-ice left ON would read 205: look there");
         assertThat(TestAir.view(now, 150.0).says()).isEqualTo("Starter 2: 80 kPa short: another source of air");
         assertThat(TestAir.view(TestAir.now(but("pack-2-on", true), true, Map.of()), 226.0)
                         .says())

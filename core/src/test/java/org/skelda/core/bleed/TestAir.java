@@ -7,8 +7,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.bleed.AirNetwork.Duct;
 import org.skelda.core.bleed.AirNetwork.Kind;
-import org.skelda.core.bleed.AirNetwork.Pack;
 import org.skelda.core.bleed.AirNetwork.Source;
+import org.skelda.core.bleed.AirNetwork.Taker;
+import org.skelda.core.bleed.AirNetwork.Taking;
 import org.skelda.core.bleed.AirNetwork.Valve;
 
 /** Two ducts with a valve between, APU and cart on the left, an engine and a pack on each. */
@@ -34,8 +35,9 @@ final class TestAir {
                 List.of(new Duct("left", "Left duct", Set.of(1)), new Duct("right", "Right duct", Set.of(2))),
                 List.of(new Valve("isolation", "Isolation valve", "left", "right", "isolation-open")),
                 List.of(
-                        new Pack("pack-1", "Pack 1", "left", 0.16, "pack-1-on"),
-                        new Pack("pack-2", "Pack 2", "right", 0.16, "pack-2-on")),
+                        new Taker("pack-1", "Pack 1", Taking.PACK, "left", 0.16, "pack-1-on"),
+                        new Taker("pack-2", "Pack 2", Taking.PACK, "right", 0.16, "pack-2-on"),
+                        new Taker("ice", "Wing anti-ice", Taking.ANTI_ICE, "left", 0.24, null)),
                 0.13,
                 "Test, bleed air");
     }

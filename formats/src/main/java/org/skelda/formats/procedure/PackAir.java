@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.bleed.AirNetwork;
+import org.skelda.core.bleed.AirNetwork.Taking;
 import org.skelda.core.bleed.Delivery;
 import org.skelda.formats.kind.KindReader;
 import tools.jackson.databind.JsonNode;
@@ -34,14 +36,11 @@ final class PackAir {
                                 valve.path("between").path(0).asString(),
                                 valve.path("between").path(1).asString(),
                                 optional(valve, "open"))),
-                each(
-                        node.path("packs"),
-                        pack -> new AirNetwork.Pack(
-                                text(pack, "id"),
-                                text(pack, "name"),
-                                text(pack, "duct"),
-                                pack.path("takes").doubleValue(),
-                                optional(pack, "on"))),
+                Stream.of(
+                                each(node.path("packs"), pack -> taker(pack, Taking.PACK)),
+                                each(node.path("antiIce"), ice -> taker(ice, Taking.ANTI_ICE)))
+                        .flatMap(List::stream)
+                        .toList(),
                 node.path("starterSwallows").doubleValue(),
                 text(node, "source"));
     }
@@ -53,6 +52,16 @@ final class PackAir {
             throw new IllegalArgumentException("it hangs on a state '" + state + "', which the type does not have");
         });
         return network;
+    }
+
+    private static AirNetwork.Taker taker(JsonNode node, Taking what) {
+        return new AirNetwork.Taker(
+                text(node, "id"),
+                text(node, "name"),
+                what,
+                text(node, "duct"),
+                node.path("takes").doubleValue(),
+                optional(node, "on"));
     }
 
     private static AirNetwork.Source source(JsonNode node) {

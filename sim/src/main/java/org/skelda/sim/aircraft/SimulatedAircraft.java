@@ -229,6 +229,7 @@ public final class SimulatedAircraft {
                 shared.air(),
                 shared.valvesOpen(),
                 shared.packsOn() || worst(Failure.PACKS_LEFT_ON) > 0,
+                worst(Failure.ANTI_ICE_LEFT_ON),
                 worst(Failure.WEAK_AIR));
         for (int i = 0; i < engines.size(); i++) {
             SimulatedEngine engine = engines.get(i).engine;

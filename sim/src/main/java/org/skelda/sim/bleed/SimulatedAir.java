@@ -8,8 +8,9 @@ import org.skelda.core.bleed.AirNetwork.Source;
 import org.skelda.sim.Surroundings;
 
 /**
- * The air in the ducts of one aircraft. The strongest source holds what open valves join; packs take their share; a
- * starter that swallows air lowers it, the less the faster it turns. A duct follows with a short lag. One thread.
+ * The air in the ducts of one aircraft. The strongest source holds what open valves join; packs and anti-ice take their
+ * share; a starter that swallows air lowers it, the less the faster it turns. A duct follows with a short lag. One
+ * thread.
  *
  * <p>Sources and shares are those of the type ({@link AirNetwork}); a weak source gives three tenths less at its worst.
  */
@@ -33,6 +34,7 @@ public final class SimulatedAir {
         private boolean cart;
         private boolean valvesOpen;
         private boolean packs;
+        private double antiIce;
         private double weak;
 
         /** @param engines how many the aircraft has */
@@ -41,12 +43,16 @@ public final class SimulatedAir {
             swallowing = new double[engines + 1];
         }
 
-        /** @param weak how much less its source gives: 0 for all, 1 for the worst */
-        public void set(boolean apu, boolean cart, boolean valvesOpen, boolean packs, double weak) {
+        /**
+         * @param antiIce how far it is open, 0 to 1
+         * @param weak how much less its source gives: 0 for all, 1 for the worst
+         */
+        public void set(boolean apu, boolean cart, boolean valvesOpen, boolean packs, double antiIce, double weak) {
             this.apu = apu;
             this.cart = cart;
             this.valvesOpen = valvesOpen;
             this.packs = packs;
+            this.antiIce = antiIce;
             this.weak = weak;
         }
 
@@ -105,10 +111,9 @@ public final class SimulatedAir {
                 strongest = Math.max(strongest, gives(i, now));
             }
         }
-        if (now.packs) {
-            for (AirNetwork.Pack pack : network.packs()) {
-                strongest *= joined[indexOf(pack.duct())] ? 1 - pack.takes() : 1;
-            }
+        for (AirNetwork.Taker taker : network.takers()) {
+            double open = taker.what() == AirNetwork.Taking.ANTI_ICE ? now.antiIce : now.packs ? 1 : 0;
+            strongest *= joined[indexOf(taker.duct())] ? 1 - open * taker.takes() : 1;
         }
         double swallowed = 0;
         for (int engine = 1; engine < ductOf.length; engine++) {

@@ -72,6 +72,9 @@ class SimulatedStartTest {
             Map<Failure, FindingId> own = new EnumMap<>(drawn);
             boolean air = profile.supply().air() != null;
             own.put(air ? Failure.WEAK_AIR : Failure.WEAK_BATTERY, FindingId.LOW_SUPPLY);
+            if (air) {
+                own.put(Failure.ANTI_ICE_LEFT_ON, FindingId.LOW_SUPPLY);
+            }
             if (!profile.starter().byHand()) {
                 own.put(Failure.STARTER_STUCK, FindingId.STARTER_OVERRUN);
             }

@@ -30,6 +30,7 @@ class SimulatedAirTest {
             boolean cart = lot.nextBoolean();
             boolean open = lot.nextBoolean();
             boolean packs = lot.nextBoolean();
+            boolean ice = lot.nextBoolean();
             double fan_pct = 15 + 25 * lot.nextDouble();
             Set<Integer> running = new TreeSet<>();
             IntStream.rangeClosed(1, engines).filter(_ -> lot.nextInt(3) == 0).forEach(running::add);
@@ -38,7 +39,7 @@ class SimulatedAirTest {
 
             SimulatedAir air = new SimulatedAir(network, day, engines);
             SimulatedAir.Setting setting = new SimulatedAir.Setting(engines);
-            setting.set(apu, cart, open, packs, 0);
+            setting.set(apu, cart, open, packs, ice ? 1 : 0, 0);
             for (int engine = 1; engine <= engines; engine++) {
                 setting.engine(
                         engine, running.contains(engine) ? fan_pct : Double.NaN, engine == cranks ? part : Double.NaN);
@@ -46,11 +47,19 @@ class SimulatedAirTest {
             air.step(setting, Double.POSITIVE_INFINITY);
 
             String duct = network.ductOf(cranks).orElseThrow().id();
-            double told =
-                    network.staticIn(duct, one -> gives(one, day, apu, cart, running, fan_pct), _ -> open, _ -> packs)
-                            * network.left(IntStream.of(cranks).mapToObj(_ -> part));
+            double told = network.staticIn(
+                            duct,
+                            one -> gives(one, day, apu, cart, running, fan_pct),
+                            _ -> open,
+                            id -> takes(network, id, packs, ice))
+                    * network.left(IntStream.of(cranks).mapToObj(_ -> part));
             assertThat(air.at(cranks)).isCloseTo(told, within(1e-9));
         }
+    }
+
+    private static boolean takes(AirNetwork network, String id, boolean packs, boolean ice) {
+        return network.takers().stream()
+                .anyMatch(one -> one.id().equals(id) && (one.what() == AirNetwork.Taking.PACK ? packs : ice));
     }
 
     private static double gives(
