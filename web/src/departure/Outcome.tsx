@@ -4,6 +4,7 @@ import { utc } from '../ui/time';
 import { shownUnit } from '../ui/units';
 import { BatteryNote } from '../electrics/BatteryNote';
 import { ChargeNote } from '../electrics/ChargeNote';
+import { dropRead } from '../kind/drop';
 import { kinds } from '../kind/kinds';
 import type { WorkLine } from '../live/departureContext';
 import styles from './Outcome.module.css';
@@ -17,7 +18,7 @@ export function Outcome({ line }: { line: WorkLine }) {
   return (
     <>
       {view.reading && !view.charge && text.detail.measure && (
-        <Reading reading={view.reading} decimals={text.detail.measure.decimals} />
+        <Reading reading={view.reading} decimals={text.detail.measure.decimals} limits={view.work?.limits ?? []} />
       )}
       {view.charge && <ChargeNote charge={view.charge} />}
       {view.charge && view.reading && <p className={styles.by}>{by(view.reading.mark)}</p>}
@@ -49,7 +50,20 @@ function agreed(agreement: Schemas['Agreement'] | undefined): string {
     : `, agreed with ${agreement.with?.name ?? 'the other pilot'}`;
 }
 
-function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading']>; decimals: number }) {
+/** `limits`: those that apply, which tell what a limit of a drop counts from. */
+function Reading({
+  reading,
+  decimals,
+  limits,
+}: {
+  reading: NonNullable<LineView['reading']>;
+  decimals: number;
+  limits: Schemas['LimitView'][];
+}) {
+  const drop = (source: string) => {
+    const limit = limits.find((one) => one.source === source);
+    return limit?.from === undefined ? '' : `: ${dropRead(limit, limit.from, reading.value, decimals)}`;
+  };
   const { verdict, limit, margin, source } = reading.judgement;
   const words = verdict === 'OUTSIDE' ? 'outside' : verdict === 'CAUTION' ? 'within, caution' : 'within';
   return (
@@ -64,6 +78,7 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
           , {shown(Math.abs(margin), decimals)} {shownUnit(reading.unit)} {margin < 0 ? 'beyond' : 'inside'} the{' '}
           {margin < 0 && verdict === 'CAUTION' ? 'caution' : 'limit'} of {shown(limit, decimals)}{' '}
           {shownUnit(reading.unit)}
+          {drop(source)}
         </>
       )}
       <span className={styles.source}>
@@ -76,6 +91,7 @@ function Reading({ reading, decimals }: { reading: NonNullable<LineView['reading
             <>
               , {shown(Math.abs(other.margin), decimals)} {shownUnit(reading.unit)}{' '}
               {other.margin < 0 ? 'beyond' : 'inside'} {shown(other.limit, decimals)} {shownUnit(reading.unit)}
+              {drop(other.source)}
             </>
           )}
           . Source: {other.source}.

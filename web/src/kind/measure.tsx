@@ -1,5 +1,6 @@
 import { advised } from '../electrics/batteryWords';
 import { MeasureEntry } from '../ui/MeasureEntry';
+import { dropAllowed } from './drop';
 import { gaugeShows } from '../electrics/gauge';
 import { useInstruments } from '../live/departureContext';
 import { useMonotonic } from '../live/useMonotonic';
@@ -34,6 +35,7 @@ function Limits({ line }: { line: WorkLine }) {
           </b>
           {limit.cautionBelow !== undefined && `, caution below ${shown(limit.cautionBelow, measure.decimals)}`}
           {limit.cautionAbove !== undefined && `, caution above ${shown(limit.cautionAbove, measure.decimals)}`}
+          {limit.from !== undefined && `: ${dropAllowed(limit, limit.from, measure.decimals)}`}
           <small>{limit.source}</small>
         </li>
       ))}

@@ -96,7 +96,8 @@ public record Measure(
 
     /**
      * A limit that applies now. @param min at least; @param max at most; each null when there is none; @param
-     * cautionBelow and @param cautionAbove with caution
+     * cautionBelow and @param cautionAbove with caution; @param from what was read before, where the limit is one of
+     * how far it drops from there; null for a limit of the value itself
      */
     public record LimitView(
             @Nullable Double min,
@@ -104,7 +105,7 @@ public record Measure(
             @Nullable Double cautionBelow,
             @Nullable Double cautionAbove,
             String source,
-            @Nullable String applies) {}
+            @Nullable Double from) {}
 
     @Override
     public String label() {
@@ -215,20 +216,28 @@ public record Measure(
 
     /** The limits that apply, at least one; what is not decided yet does not. */
     public List<MeasureSpec> applying(Known known) {
-        List<MeasureSpec> applying = new ArrayList<>();
+        return applyingFrom(known).stream().map(Applying::limits).toList();
+    }
+
+    /** @param from what was read before; null for limits of the value itself */
+    private record Applying(MeasureSpec limits, @Nullable Double from) {}
+
+    private List<Applying> applyingFrom(Known known) {
+        List<Applying> applying = new ArrayList<>();
         for (Bound bound : bounds) {
             if (bound.when() != null && !(known.holds(bound.when()) instanceof Need.Needed)) {
                 continue;
             }
             Double from = bound.from() == null ? null : number(known, bound.from());
             if (bound.from() == null) {
-                applying.add(bound.limits().lowered(bound.fallPer1000ft() * elevation_ft(known) / THOUSAND));
+                applying.add(new Applying(
+                        bound.limits().lowered(bound.fallPer1000ft() * elevation_ft(known) / THOUSAND), null));
             } else if (from != null) {
-                applying.add(bound.limits().downFrom(from, spec));
+                applying.add(new Applying(bound.limits().downFrom(from, spec), from));
             }
         }
         if (applying.isEmpty() || spec.hasLimits()) {
-            applying.add(spec);
+            applying.add(new Applying(spec, null));
         }
         return applying;
     }
@@ -244,13 +253,19 @@ public record Measure(
 
     @Override
     public @Nullable WorkView view(History history, Known known) {
-        if (bounds.isEmpty() || !history.isEmpty()) {
+        // How far it dropped is told beside what was read.
+        boolean drops = bounds.stream().anyMatch(bound -> bound.from() != null);
+        if (bounds.isEmpty() || !history.isEmpty() && !drops) {
             return null;
         }
-        List<LimitView> limits = applying(known).stream()
-                .map(one ->
-                        new LimitView(one.min(), one.max(), one.cautionBelow(), one.cautionAbove(), one.source(), null))
+        List<LimitView> limits = applyingFrom(known).stream()
+                .map(one -> view(one.limits(), one.from()))
                 .toList();
         return WorkView.limits(limits);
+    }
+
+    private static LimitView view(MeasureSpec limits, @Nullable Double from) {
+        return new LimitView(
+                limits.min(), limits.max(), limits.cautionBelow(), limits.cautionAbove(), limits.source(), from);
     }
 }

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * What there is to show of a line beside who did it and when. One part is there: its kind's.
  *
- * @param limits those that apply now to a measure that is open
+ * @param limits those that apply now to a measure that is open, or of whose drop is told what it counts from
  * @param compared the readings and how they agree
  * @param said a challenge's number and what the record knows
  * @param choice what is chosen or offered

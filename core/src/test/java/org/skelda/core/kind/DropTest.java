@@ -2,12 +2,14 @@ package org.skelda.core.kind;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.skelda.core.crew.Person;
 import org.skelda.core.measure.Judgement.Verdict;
 import org.skelda.core.measure.MeasureSpec;
 import org.skelda.core.need.Known;
@@ -67,6 +69,18 @@ class DropTest {
         assertThat(RIGHT.awaits(known(Map.of()))).containsExactly(BOTH, LEFT);
         assertThat(RIGHT.awaits(known(Map.of(BOTH, 1850.0)))).containsExactly(LEFT);
         assertThat(RIGHT.applying(known(Map.of()))).containsExactly(RPM);
+    }
+
+    @Test
+    void whatItDropsFromIsToldBeforeAndAfter() {
+        Known both = known(Map.of(BOTH, 1850.0, LEFT, 1760.0));
+        Measure.LimitView drop = new Measure.LimitView(1705.0, 1815.0, null, null, "drop", 1850.0);
+        Measure.LimitView difference = new Measure.LimitView(1700.0, 1820.0, null, null, "difference", 1760.0);
+        assertThat(RIGHT.view(History.NONE, both).limits()).containsExactly(drop, difference);
+        Work read = new Measure.Read(1770, "rpm", RPM.judge(1770), List.of());
+        Instant at = Instant.parse("2026-05-04T10:00:00Z");
+        History done = History.NONE.plus(read, new Mark(new Person("p", "Frida Naust"), null, at, at));
+        assertThat(RIGHT.view(done, both).limits()).containsExactly(drop, difference);
     }
 
     /** A value is inside exactly when its drop is. */

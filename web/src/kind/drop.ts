@@ -1,0 +1,24 @@
+import type { Schemas } from '../api/client';
+import { shown } from '../ui/number';
+
+type Limit = Schemas['LimitView'];
+
+/** A limit of how far a reading may drop, as a crew says it: the highest value is the least drop. */
+export function dropAllowed(limit: Limit, from: number, decimals: number): string {
+  const least = limit.max === undefined ? null : from - limit.max;
+  const most = limit.min === undefined ? null : from - limit.min;
+  const before = ` from ${shown(from, decimals)}`;
+  if (most !== null && least === -most) return `within ${shown(most, decimals)}${before}`;
+  const bounds = [
+    least !== null && `at least ${shown(least, decimals)}`,
+    most !== null && `at most ${shown(most, decimals)}`,
+  ].filter(Boolean);
+  return `a drop of ${bounds.join(' and ')}${before}`;
+}
+
+/** How far a reading has dropped, or come up, with what is allowed. */
+export function dropRead(limit: Limit, from: number, value: number, decimals: number): string {
+  const drop = from - value;
+  const moved = `${drop < 0 ? 'up' : 'down'} by ${shown(Math.abs(drop), decimals)}`;
+  return `${drop === 0 ? 'no drop' : moved}, ${dropAllowed(limit, from, decimals)} allowed`;
+}
