@@ -12,10 +12,14 @@ const TIME_AXIS_HEIGHT = 22;
 const DRAWN_EVERY_S = 0.25;
 const GAP_S = 1.5;
 
-/** What a start is drawn beside: another one, or the band of several at even steps; in seconds since the starter. */
-export type Beside =
-  | { samples: SampleRow[] }
-  | { from: number; step: number; lowest: (number | null)[]; median: (number | null)[]; highest: (number | null)[] };
+/** Where the readings of several starts lie, at even steps; in seconds since the starter. */
+export interface DrawnBand {
+  from: number;
+  step: number;
+  lowest: (number | null)[];
+  median: (number | null)[];
+  highest: (number | null)[];
+}
 
 interface LaneChartProps {
   sheet: LaneSheet;
@@ -31,21 +35,41 @@ interface LaneChartProps {
   forecast: number[];
   /** Whether time is written under it. */
   axis: boolean;
-  /** Another start, or a band, behind this one. */
-  beside?: Beside | undefined;
+  /** The band of several starts behind it. */
+  band?: DrawnBand | undefined;
+  /** Another start behind it. */
+  other?: SampleRow[] | undefined;
+  /** Whether the start is over, so that no moment is now. */
+  still?: boolean;
 }
 
 /** One reading against time since the starter, its limits as bands and lines, and its forecast as a light one. */
-export function LaneChart({ sheet, samples, column, zero, span, height, forecast, axis, beside }: LaneChartProps) {
+export function LaneChart({
+  sheet,
+  samples,
+  column,
+  zero,
+  span,
+  height,
+  forecast,
+  axis,
+  band,
+  other,
+  still = false,
+}: LaneChartProps) {
   const place = useRef<HTMLDivElement>(null);
   const plot = useRef<UPlot | null>(null);
   const [theme] = useTheme();
-  const isBeside = beside !== undefined;
+  const beside = other !== undefined;
   const room = height + (axis ? TIME_AXIS_HEIGHT : 0);
   useEffect(() => {
     const element = place.current;
     if (!element) return undefined;
-    const chart = new UPlot(options(sheet, span, element.clientWidth, room, axis, isBeside), [[], [], []], element);
+    const chart = new UPlot(
+      options({ sheet, span, width: element.clientWidth, height: room, axis, beside, band, still }),
+      [[], [], []],
+      element,
+    );
     plot.current = chart;
     const resize = new ResizeObserver(() => chart.setSize({ width: element.clientWidth, height: room }));
     resize.observe(element);
@@ -54,11 +78,11 @@ export function LaneChart({ sheet, samples, column, zero, span, height, forecast
       chart.destroy();
       plot.current = null;
     };
-  }, [sheet, span, room, axis, theme, isBeside]);
+  }, [sheet, span, room, axis, theme, beside, band, still]);
   useEffect(() => {
     const own = data(samples, column, zero, forecast);
-    plot.current?.setData(beside ? UPlot.join([behind(beside, column), own]) : own);
-  }, [samples, column, zero, forecast, sheet, span, room, axis, theme, beside]);
+    plot.current?.setData(other ? UPlot.join([behind(other, column), own]) : own);
+  }, [samples, column, zero, forecast, sheet, span, room, axis, theme, other, band, still]);
   return (
     <div className={styles.chart} ref={place} role="img" aria-label={`${sheet.label} since the starter, ${sheet.unit}`}>
       {sheet.lines.map((line) => (
@@ -107,19 +131,10 @@ function data(samples: SampleRow[], column: number, zero: number, forecast: numb
   return [times, values, drawn];
 }
 
-/** Highest, lowest, and median or other start: what lies behind is drawn first. */
-function behind(beside: Beside, column: number): UPlot.AlignedData {
-  if ('samples' in beside) {
-    const [times, values] = data(beside.samples, column, 0, []);
-    const none: null[] = Array.from(times, () => null);
-    return [times, none, none, values ?? []];
-  }
-  return [
-    beside.median.map((_, index) => beside.from + index * beside.step),
-    beside.highest,
-    beside.lowest,
-    beside.median,
-  ];
+/** The other start: what lies behind is drawn first. */
+function behind(other: SampleRow[], column: number): UPlot.AlignedData {
+  const [times, values] = data(other, column, 0, []);
+  return [times, values ?? []];
 }
 
 interface Colours {
@@ -152,14 +167,18 @@ function colours(): Colours {
   };
 }
 
-function options(
-  sheet: LaneSheet,
-  span: number,
-  width: number,
-  height: number,
-  axis: boolean,
-  beside: boolean,
-): UPlot.Options {
+interface Drawing {
+  sheet: LaneSheet;
+  span: number;
+  width: number;
+  height: number;
+  axis: boolean;
+  beside: boolean;
+  band: DrawnBand | undefined;
+  still: boolean;
+}
+
+function options({ sheet, span, width, height, axis, beside, band, still }: Drawing): UPlot.Options {
   const theme = colours();
   const { ink, quiet } = theme;
   const grid = { stroke: theme.grid, width: 1 };
@@ -173,17 +192,10 @@ function options(
     scales: { x: { time: false, range: [-2, span] }, y: { range: [least(sheet), sheet.most] } },
     series: [
       {},
-      ...(beside
-        ? [
-            { points: { show: false } },
-            { points: { show: false } },
-            { stroke: theme.now, width: 1.6, dash: [7, 4], points: { show: false } },
-          ]
-        : []),
+      ...(beside ? [{ stroke: theme.now, width: 1.6, dash: [7, 4], points: { show: false } }] : []),
       { stroke: ink, width: 2.2, points: { show: false }, spanGaps: false },
       { stroke: theme.light, width: 2, dash: [4, 4], points: { show: false } },
     ],
-    ...(beside ? { bands: [{ series: [1, 2], fill: theme.band }] } : {}),
     axes: [
       {
         show: axis,
@@ -197,8 +209,14 @@ function options(
       { size: AXIS_WIDTH, stroke: quiet, font, grid, ticks: { show: false }, splits: () => marks(sheet.most) },
     ],
     hooks: {
-      drawClear: [(chart) => drawLimits(chart, sheet, theme)],
-      draw: beside ? [] : [(chart) => drawNow(chart, theme)],
+      drawClear: [
+        (chart) => {
+          fillLimits(chart, sheet, theme);
+          if (band) drawBand(chart, band, theme);
+          drawLimits(chart, sheet, theme);
+        },
+      ],
+      draw: still ? [] : [(chart) => drawNow(chart, theme)],
     },
   };
 }
@@ -211,7 +229,8 @@ function marks(most: number): number[] {
   );
 }
 
-function drawLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {
+/** What lies over a limit. */
+function fillLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {
   const { ctx, bbox } = chart;
   const above = sheet.lines.filter((line) => line.kind !== 'MINIMUM').sort((a, b) => a.value - b.value);
   ctx.save();
@@ -222,6 +241,44 @@ function drawLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {
     ctx.fillStyle = line.kind === 'CAUTION_ABOVE' ? theme.caution : theme.warning;
     ctx.fillRect(bbox.left, until, bbox.width, y - until);
   });
+  ctx.restore();
+}
+
+/** The band with its edges, and its median as a broken line. */
+function drawBand(chart: UPlot, band: DrawnBand, theme: Colours): void {
+  const { ctx, bbox } = chart;
+  const told = band.median.map((_, index) => index).filter((index) => band.median[index] !== null);
+  const along = (values: (number | null)[], order: number[]) => {
+    for (const index of order) {
+      const x = chart.valToPos(band.from + index * band.step, 'x', true);
+      ctx.lineTo(x, chart.valToPos(values[index] ?? 0, 'y', true));
+    }
+  };
+  ctx.save();
+  ctx.beginPath();
+  ctx.rect(bbox.left, bbox.top, bbox.width, bbox.height);
+  ctx.clip();
+  ctx.beginPath();
+  along(band.highest, told);
+  along(band.lowest, told.toReversed());
+  ctx.closePath();
+  ctx.fillStyle = theme.band;
+  ctx.fill();
+  ctx.setLineDash([]);
+  ctx.strokeStyle = theme.now;
+  ctx.lineWidth = 0.8 * devicePixelRatio;
+  ctx.stroke();
+  ctx.beginPath();
+  along(band.median, told);
+  ctx.setLineDash([7 * devicePixelRatio, 4 * devicePixelRatio]);
+  ctx.lineWidth = 1.4 * devicePixelRatio;
+  ctx.stroke();
+  ctx.restore();
+}
+
+function drawLimits(chart: UPlot, sheet: LaneSheet, theme: Colours): void {
+  const { ctx, bbox } = chart;
+  ctx.save();
   ctx.setLineDash([]);
   ctx.strokeStyle = theme.quiet;
   ctx.lineWidth = 1.4 * devicePixelRatio;

@@ -3,6 +3,7 @@ import type { EngineLive } from '../live/liveState';
 import { shown } from '../ui/number';
 import { isoDuration } from '../ui/time';
 import { LaneChart } from './LaneChart';
+import type { LastGood } from './useLastGood';
 import styles from './Lanes.module.css';
 
 /** Column of each lane's readings in a row of samples, in the sheet's order. */
@@ -19,7 +20,8 @@ function tenths_s(time: string): string {
 
 /**
  * What is read of a start, against time since the starter, with limits as lines and margins in figures. `among`: the
- * lanes of the type, of which some are shown; `narrow`: beside another engine's.
+ * lanes of the type, of which some are shown; `narrow`: beside another engine's; `over`: its
+ * engine's last good starts.
  */
 export function Lanes({
   sheet,
@@ -27,12 +29,14 @@ export function Lanes({
   silent,
   among = sheet.lanes,
   narrow = false,
+  over,
 }: {
   sheet: StartSheet;
   live: EngineLive;
   silent: boolean;
   among?: StartSheet['lanes'];
   narrow?: boolean;
+  over?: LastGood;
 }) {
   const { view, samples } = live;
   const zero = view.startedAt ? Date.parse(view.startedAt) : (samples.at(-1)?.[0] ?? 0) - 2000;
@@ -54,6 +58,7 @@ export function Lanes({
               height={(narrow ? NARROW_HEIGHTS : HEIGHTS)[place] ?? 60}
               forecast={lane.parameter === 'TEMPERATURE' && !silent ? view.forecast : NO_FORECAST}
               axis={index === sheet.lanes.length - 1}
+              band={over?.bands[lane.parameter]}
             />
             <div className={styles.figure}>
               <span className={styles.label}>
@@ -69,6 +74,9 @@ export function Lanes({
           </section>
         );
       })}
+      {over && over.starts > 0 && !narrow && (
+        <p className="small">Shaded: where its last {over.starts} good starts lay.</p>
+      )}
       {view.gaps
         .filter((gap) => gap.parameter === 'SPOOL')
         .map((gap) => (

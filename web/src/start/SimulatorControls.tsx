@@ -1,6 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import type { StartSheet } from '../api/client';
+import { answered, api, type StartSheet } from '../api/client';
 import { Attach } from '../simulator/Attach';
 import { useDeparture, useEngines, type Work } from '../live/departureContext';
 import { useKeys } from '../keys/useKeys';
@@ -11,6 +12,7 @@ import {
   MOMENTS,
   SEVERITIES,
   SOAKED,
+  standsIn,
   wrongFor,
   wrongFrom,
   wrongTo,
@@ -68,7 +70,9 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
             <b>{armed.label}: press again.</b> {armed.does}
           </span>
         ) : (
-          'No real engine is started here. Each takes two presses.'
+          <>
+            No real engine. Each takes two presses. <Stand />
+          </>
         )}
       </p>
       <div className={styles.setting}>
@@ -95,8 +99,10 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
             onClick={() => press(control)}
           >
             <span>
-              {control.short} <Key name={control.key} />
-              <small>{control.on ? 'ON' : 'OFF'}</small>
+              {control.short}
+              <small>
+                <Key name={control.key} /> {control.on ? 'ON' : 'OFF'}
+              </small>
             </span>
           </Button>
         ))}
@@ -109,6 +115,17 @@ export function SimulatorControls({ engine: own }: { engine: number }) {
 function enginesOf(works: Work[]): number[] {
   const numbers = works.flatMap((work) => work.lines.flatMap((line) => line.text.detail.engine ?? []));
   return [...new Set(numbers)].sort((a, b) => a - b);
+}
+
+/** In what weather it stands. */
+function Stand() {
+  const { page, state } = useDeparture();
+  const { data } = useQuery({
+    queryKey: ['stand', page.id, state.view.seq],
+    queryFn: () => answered(api.GET('/api/departures/{id}/simulator', { params: { path: { id: page.id } } })),
+    placeholderData: (before) => before,
+  });
+  return data?.weather ? standsIn(data.weather) : null;
 }
 
 /** Air and wind are the day's, as the crew has them; only how it stood is chosen, until a hand is on an engine. */

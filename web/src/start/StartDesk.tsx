@@ -17,6 +17,7 @@ import { isBlind, loudness, worstFirst } from './startWords';
 import { WrongList } from './WrongList';
 import { useSilent } from './useSilent';
 import { VerdictBar } from './VerdictBar';
+import { useLastGood } from './useLastGood';
 
 /** How the displayed line is answered; `value` is the typed text. */
 interface Answering {
@@ -40,6 +41,7 @@ export function StartDesk({
   const [telling, setTelling] = useState(false);
   const number = line.text.detail.engine ?? 1;
   const engine = engines[number];
+  const over = useLastGood(number);
   const silents = useSilent({ engines, link: state.link });
   const bars = worstFirst(
     Object.values(engines).filter((one) => one.view.engine === number || one.view.running),
@@ -116,7 +118,11 @@ export function StartDesk({
             {state.sheet && !script && <p className="small">{state.sheet.wrong}</p>}
             <Controls line={line} answering={answering} open={open} />
           </div>
-          {state.sheet && engine ? <Lanes sheet={state.sheet} live={engine} silent={silent} /> : <NoReadings />}
+          {state.sheet && engine ? (
+            <Lanes sheet={state.sheet} live={engine} silent={silent} over={over} />
+          ) : (
+            <NoReadings />
+          )}
         </div>
       )}
       {lost && !telling && mine && <Button onClick={() => setTelling(true)}>Tell the rest by taps</Button>}

@@ -5,6 +5,7 @@ import { LadderList } from './LadderList';
 import { Script } from './Script';
 import { loudness } from './startWords';
 import styles from './Together.module.css';
+import { useLastGood } from './useLastGood';
 
 const LOOKED_AT = ['SPOOL', 'TEMPERATURE', 'DUCT', 'VOLTS'];
 
@@ -23,24 +24,41 @@ export function Together({
     <div className={styles.together}>
       {[...lives]
         .sort((a, b) => a.view.engine - b.view.engine)
-        .map((live) => {
-          const silent = silents.includes(live.view.engine);
-          const urgent = loudness(live.view.verdict.call) === 'act';
-          return (
-            <section key={live.view.engine} className={styles.one} aria-label={live.view.name}>
-              <h3 className={styles.name}>{live.view.name}</h3>
-              <Lanes sheet={few} live={live} silent={silent} among={sheet.lanes} narrow />
-              <div className={styles.steps}>
-                {live.view.script.length > 0 ? (
-                  <Script steps={live.view.script} duty={live.view.dutyWords} urgent={urgent} />
-                ) : (
-                  <LadderList rungs={near(live.view.ladder)} silent={silent} />
-                )}
-              </div>
-            </section>
-          );
-        })}
+        .map((live) => (
+          <One
+            key={live.view.engine}
+            few={few}
+            among={sheet.lanes}
+            live={live}
+            silent={silents.includes(live.view.engine)}
+          />
+        ))}
     </div>
+  );
+}
+
+interface OneProps {
+  few: StartSheet;
+  among: StartSheet['lanes'];
+  live: EngineLive;
+  silent: boolean;
+}
+
+function One({ few, among, live, silent }: OneProps) {
+  const { view } = live;
+  const over = useLastGood(view.engine);
+  return (
+    <section className={styles.one} aria-label={view.name}>
+      <h3 className={styles.name}>{view.name}</h3>
+      <Lanes sheet={few} live={live} silent={silent} among={among} narrow over={over} />
+      <div className={styles.steps}>
+        {view.script.length > 0 ? (
+          <Script steps={view.script} duty={view.dutyWords} urgent={loudness(view.verdict.call) === 'act'} />
+        ) : (
+          <LadderList rungs={near(view.ladder)} silent={silent} />
+        )}
+      </div>
+    </section>
   );
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { StartSheet } from '../api/client';
-import { controlsFor, wrongFor, wrongFrom, wrongTo } from './simulatorWords';
+import { controlsFor, standsIn, wrongFor, wrongFrom, wrongTo } from './simulatorWords';
 
 const JET: StartSheet = {
   lanes: [],
@@ -16,6 +16,17 @@ const JET: StartSheet = {
 
 const names = (sheet: StartSheet, positions: Record<string, string> = {}) =>
   controlsFor(sheet, 2, positions, {}).map((control) => control.name);
+
+describe('where it stands', () => {
+  it('is told as the crew told it', () => {
+    const day = { oat_c: -4.2, elevation_ft: 330, tailWind_kt: 0, soak_c: -4.2 };
+    expect(standsIn(day)).toBe('It stands in −4 °C, calm.');
+    expect(standsIn({ ...day, tailWind_kt: 12.3 })).toBe('It stands in −4 °C, 12 kt from behind.');
+    expect(standsIn({ ...day, tailWind_kt: -8, soak_c: -35 })).toBe(
+      'It stands in −4 °C, 8 kt from ahead; its own warmth −35 °C.',
+    );
+  });
+});
 
 describe('the controls of the simulated aircraft', () => {
   it('are those of the type', () => {

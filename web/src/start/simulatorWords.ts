@@ -1,5 +1,6 @@
-import type { StartSheet } from '../api/client';
+import type { Schemas, StartSheet } from '../api/client';
 import type { EngineLive } from '../live/liveState';
+import { shown } from '../ui/number';
 
 /** A control of the simulated aircraft, the position its next press asks for, and what that does and does not do. */
 export interface Control {
@@ -249,6 +250,14 @@ export const SOAKED = [
   { value: '-20', label: 'cold through, −20 °C' },
   { value: '40', label: 'heated by the sun, 40 °C' },
 ];
+
+/** In what weather it stands, in words. */
+export function standsIn({ oat_c, tailWind_kt, soak_c }: Schemas['Surroundings']): string {
+  const kt = Math.round(Math.abs(tailWind_kt));
+  const wind = kt < 1 ? 'calm' : `${kt} kt from ${tailWind_kt > 0 ? 'behind' : 'ahead'}`;
+  const soaked = Math.abs(soak_c - oat_c) < 0.5 ? '' : `; its own warmth ${shown(soak_c, 0)} °C`;
+  return `It stands in ${shown(oat_c, 0)} °C, ${wind}${soaked}.`;
+}
 
 export const SEVERITIES = [
   { value: '1', label: 'at its worst' },

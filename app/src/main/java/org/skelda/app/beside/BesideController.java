@@ -2,6 +2,7 @@ package org.skelda.app.beside;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.app.people.SignedIn;
@@ -13,7 +14,6 @@ import org.skelda.app.start.StartMessage;
 import org.skelda.app.start.StartSheet;
 import org.skelda.core.beside.Apart;
 import org.skelda.core.beside.Band;
-import org.skelda.core.beside.Course;
 import org.skelda.core.beside.Differences;
 import org.skelda.core.start.Parameter;
 import org.skelda.core.start.Sample;
@@ -93,14 +93,10 @@ class BesideController {
         ChosenStart one = find(start, person);
         List<StartsOfEngine.OtherStart> choices = starts.choices(person.operatorId(), one);
         StartSheet sheet = StartSheet.of(one.profile(), one.elevation_ft());
-        List<Parameter> drawn =
-                sheet.lanes().stream().map(StartSheet.LaneSheet::parameter).toList();
+        List<Parameter> drawn = sheet.parameters();
         if (with == null) {
             List<Kept> ten = starts.lastGood(person.operatorId(), one, clock.instant());
-            List<Course> courses = ten.stream()
-                    .map(kept -> Course.of(kept.report().startedAt_us(), kept.samples()))
-                    .toList();
-            Band band = Band.of(courses, drawn);
+            Band band = StartsOfEngine.band(ten, drawn);
             return new Beside(
                     sheet,
                     Side.of(one),
@@ -125,6 +121,15 @@ class BesideController {
                 Differences.between(one.kept().report(), other.kept().report()),
                 Apart.between(one.course(), other.course(), drawn),
                 choices);
+    }
+
+    /** @param band of the last ten good starts of an engine; of fewer than three it tells nothing */
+    record LastTen(Band band) {}
+
+    /** What a start of a departure's engine is drawn over while it runs: the good ones before its first. */
+    @GetMapping("/api/departures/{id}/starts/{engine}/band")
+    LastTen band(@PathVariable UUID id, @PathVariable int engine, @AuthenticationPrincipal SignedIn person) {
+        return new LastTen(starts.band(person.operatorId(), id, engine, clock.instant()));
     }
 
     private ChosenStart find(String ref, SignedIn person) {

@@ -2,21 +2,30 @@ package org.skelda.app.beside;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.skelda.app.departure.Departures;
+import org.skelda.app.problem.Problem;
+import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
 import org.skelda.app.start.KeptStarts;
 import org.skelda.app.start.KeptStarts.Kept;
+import org.skelda.app.start.StartSheet;
 import org.skelda.app.trace.TraceStarts;
 import org.skelda.app.trace.TraceStarts.StartOfTrace;
 import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.attempt.StartRecord;
+import org.skelda.core.beside.Band;
+import org.skelda.core.beside.Course;
 import org.skelda.core.departure.Departure;
+import org.skelda.core.start.Parameter;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.start.StartProfiles;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Finds starts wherever they are kept: with a departure, from before departures were kept here, or in a file. */
@@ -171,6 +180,46 @@ class StartsOfEngine {
     private static OtherStart otherStart(StartOfTrace start) {
         StartRef ref = new StartRef.OfTrace(start.traceId(), start.number());
         return new OtherStart(ref.toString(), start.engine(), title(start), start.openedAt(), start.outcome(), null);
+    }
+
+    /**
+     * The band of the good starts of an engine before a departure's first, over all that its desk draws.
+     *
+     * @throws ProblemException when the departure is another operator's, or its type has no start profile
+     */
+    Band band(String operatorId, UUID departureId, int engine, Instant now) {
+        departures.checkOwner(departureId, operatorId);
+        Departure departure = departures.state(departureId);
+        var opening = departure.opening();
+        StartProfile profile = packs.profileOf(opening)
+                .filter(known -> departure.plan().engines().contains(engine))
+                .orElseThrow(StartsOfEngine::noSuchEngine);
+        Instant before = departure.starts(engine).stream()
+                .map(StartRecord::startedAt)
+                .min(Comparator.naturalOrder())
+                .orElse(now);
+        List<Kept> good = kept.lastGood(operatorId, opening.tail(), engine, before).stream()
+                .flatMap(row -> kept.of(row, profile).stream())
+                .toList();
+        return band(good, StartSheet.of(profile, opening.elevation_ft()).parameters());
+    }
+
+    /** @param good starts; @param drawn what of them */
+    static Band band(List<Kept> good, List<Parameter> drawn) {
+        return Band.of(
+                good.stream()
+                        .map(one -> Course.of(one.report().startedAt_us(), one.samples()))
+                        .toList(),
+                drawn);
+    }
+
+    private static ProblemException noSuchEngine() {
+        return new ProblemException(Problem.of(
+                "not-found",
+                HttpStatus.NOT_FOUND.value(),
+                "No such engine",
+                "The aircraft of this departure has no such engine, or its starts cannot be watched.",
+                "Look at the starts of this departure."));
     }
 
     /** The readings of an engine's last ten good starts before one, the newest first; none when it is nobody's. */

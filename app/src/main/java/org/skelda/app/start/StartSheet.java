@@ -51,6 +51,11 @@ public record StartSheet(
     /** @param value in the lane's unit; @param words what it is, in figures */
     public record Line(double value, String words, Kind kind) {}
 
+    /** What is drawn, in the order of the lanes. */
+    public List<Parameter> parameters() {
+        return lanes.stream().map(LaneSheet::parameter).toList();
+    }
+
     /** The sheet of a type. @param elevation_ft of the stand */
     public static StartSheet of(StartProfile profile, double elevation_ft) {
         List<LaneSheet> lanes = new ArrayList<>();

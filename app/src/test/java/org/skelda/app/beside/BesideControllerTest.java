@@ -130,6 +130,28 @@ class BesideControllerTest {
     }
 
     @Test
+    void aRunningStartIsDrawnOverTheBandOfThoseBeforeItsFirst() throws Exception {
+        String id = departure("208");
+        JsonNode band = read("/api/departures/" + id + "/starts/2/band").path("band");
+        assertThat(band.path("starts").asInt()).isEqualTo(10);
+        assertThat(band)
+                .as("the departure's own start is not in it")
+                .isEqualTo(read("/api/beside/departure." + id + ".2.1").path("band"));
+        assertThat(answer(get("/api/departures/" + id + "/starts/3/band"), "vardholm")
+                        .getStatus())
+                .isEqualTo(404);
+    }
+
+    private String departure(String flight) throws Exception {
+        return read("/api/logbook").values().stream()
+                .filter(one -> one.path("flight").asString().equals(flight))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
+    }
+
+    @Test
     void everyStartThatIsOfferedCanBeLaidBesideIt() throws Exception {
         String one = before("QX-LOM", 2);
         JsonNode choices = read("/api/beside/" + one).path("choices");
@@ -150,11 +172,7 @@ class BesideControllerTest {
 
     @Test
     void aDeparturesStartIsAmongThem() throws Exception {
-        JsonNode row = read("/api/logbook").values().stream()
-                .filter(one -> one.path("flight").asString().equals("208"))
-                .findFirst()
-                .orElseThrow();
-        JsonNode beside = read("/api/beside/departure." + row.path("id").asString() + ".2.1");
+        JsonNode beside = read("/api/beside/departure." + departure("208") + ".2.1");
         assertThat(beside.path("one").path("title").asString()).isEqualTo("flight 208, attempt 1");
         assertThat(beside.path("one").path("outcome").asString()).isEqualTo("NORMAL");
         assertThat(beside.path("band").path("starts").asInt()).isEqualTo(10);

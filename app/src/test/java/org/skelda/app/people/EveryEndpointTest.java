@@ -78,12 +78,14 @@ class EveryEndpointTest {
             GET    /api/departures/{id}/stream                     401 404 200 200 200 200
             PUT    /api/departures/{id}/readers/{reader}           403 404 404 404 404 404
             POST   /api/departures/{id}/commands                   403 404 403 200 403 403
+            GET    /api/departures/{id}/simulator                  401 404 200 200 200 200
             POST   /api/departures/{id}/simulator                  403 404 409 204 409 409
             GET    /api/departures/{id}/apu                        401 404 200 200 200 200
             GET    /api/departures/{id}/lights                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts                     401 404 200 200 200 200
             GET    /api/departures/{id}/starts/order               401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/expected   401 404 200 200 200 200
+            GET    /api/departures/{id}/starts/{engine}/band       401 404 200 200 200 200
             GET    /api/departures/{id}/starts/{engine}/{number}/trace   401 404 404 404 404 404
             GET    /api/departures/{id}/starts/{engine}/{number}/replay  401 404 404 404 404 404
             GET    /api/schools                                    401 200 200 200 200 200
