@@ -17,7 +17,7 @@ export function ExpectedStrip({ engine, hardToSee }: { engine: number; hardToSee
     <section className={styles.strip} aria-label="What to expect today">
       {(air || hardToSee) && (
         <p className={air?.wrong ? styles.advice : styles.air}>
-          {air && `${air.wrong ? '! ' : ''}${air.says}.`}
+          {air && `${air.wrong ? '! ' : ''}${air.says}${air.says.endsWith('?') ? '' : '.'}`}
           {[...(air?.notes ?? []), ...(hardToSee ? [hardToSee] : [])].map((note) => (
             <small key={note}> {note}</small>
           ))}

@@ -2,7 +2,6 @@ package org.skelda.app.start;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +15,6 @@ import org.skelda.app.people.SignedIn;
 import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.procedure.Packs;
-import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.attempt.StartRecord;
 import org.skelda.core.bleed.AirView;
 import org.skelda.core.departure.Departure;
@@ -41,7 +39,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/departures/{id}/starts")
 class StartController {
     private static final double US_PER_MS = 1000;
-    private static final double NANOS_PER_SECOND = 1e9;
     private static final double STANDARD_degC = 15;
     private static final double FROM_BEHIND_deg = 180;
 
@@ -137,18 +134,12 @@ class StartController {
                 OrderOfDeparture.lost(departure, clock.instant()));
     }
 
+    private static ExpectedAndGot.Got got(StartRecord ended) {
+        return Objects.requireNonNull(ended.summary()).got(ended.tapped() == null);
+    }
+
     private static @Nullable Double reading(@Nullable Sample sample, Parameter parameter) {
         return sample == null || Double.isNaN(sample.of(parameter)) ? null : (Double) sample.of(parameter);
-    }
-
-    private static ExpectedAndGot.Got got(StartRecord ended) {
-        AttemptSummary summary = Objects.requireNonNull(ended.summary());
-        return new ExpectedAndGot.Got(
-                summary.dip_v(), seconds(summary.timeToLightOff()), summary.peak_c(), seconds(summary.timeToIdle()));
-    }
-
-    private static @Nullable Double seconds(@Nullable Duration time) {
-        return time == null ? null : (Double) (time.toNanos() / NANOS_PER_SECOND);
     }
 
     /** The readings of an attempt that has ended, as a trace. */

@@ -3,6 +3,7 @@ package org.skelda.core.attempt;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
 import org.skelda.core.start.AttemptReport;
+import org.skelda.core.start.ExpectedAndGot;
 
 /**
  * What is remembered of an attempt once it has ended. Null where a number was not measured or not reached.
@@ -29,6 +30,7 @@ public record AttemptSummary(
         @Nullable Double resistance_mohm,
         @Nullable Double motoring_pct,
         Duration starterOn) {
+    private static final double NANOS_PER_s = 1e9;
 
     /** Of a finished report. */
     public static AttemptSummary of(AttemptReport report) {
@@ -59,5 +61,20 @@ public record AttemptSummary(
                 resistance_mohm,
                 motoring_pct,
                 starterOn);
+    }
+
+    /**
+     * What came of it, to stand beside what was expected. What an engine shows that never lit is the day's warmth, or
+     * the heat of a run before, and no peak.
+     *
+     * @param read whether it was read; a peak that was told is one
+     */
+    public ExpectedAndGot.Got got(boolean read) {
+        return new ExpectedAndGot.Got(
+                dip_v, seconds(timeToLightOff), read && timeToLightOff == null ? null : peak_c, seconds(timeToIdle));
+    }
+
+    private static @Nullable Double seconds(@Nullable Duration time) {
+        return time == null ? null : (Double) (time.toNanos() / NANOS_PER_s);
     }
 }

@@ -21,6 +21,8 @@ public final class BeforeStart {
     private static final int ENOUGH_ALIKE = 3;
     private static final double ALIKE_degC = 15;
     private static final double ALIKE_ft = 2000;
+    /** Part of the least supply under which there is none. */
+    private static final double NO_SUPPLY = 0.1;
 
     private BeforeStart() {}
 
@@ -149,7 +151,10 @@ public final class BeforeStart {
     private static @Nullable Alone alone(StartProfile profile, Today today, @Nullable Resistance resistance) {
         Double supply = today.supply();
         Motoring motoring = Motoring.of(profile, today.oat_c(), today.elevation_ft());
-        if (supply == null || motoring == null) {
+        // Of what is as good as nothing it is told elsewhere that there is none.
+        if (supply == null
+                || motoring == null
+                || supply < NO_SUPPLY * profile.supply().beforeStarterAt(today.elevation_ft())) {
             return null;
         }
         StartProfile.Supply.Battery battery = profile.supply().battery();
