@@ -148,6 +148,7 @@ class EveryKindOfStartTest extends StartJourney {
                 .getByText(java.util.regex.Pattern.compile("^0\\.[0-9]$"))
                 .waitFor(new Locator.WaitForOptions().setTimeout(20_000));
         start.waitForCall("ADVISE", 20);
+        desk.text("Shaded: where its last 10 good starts lay.").waitFor();
         picture(desk, "cart-lost");
         assertThat(start.verdict().innerText())
                 .contains("starter off, it runs down")
@@ -164,6 +165,9 @@ class EveryKindOfStartTest extends StartJourney {
         desk.press("Enter");
         desk.text("left magneto alone: drops 35 to 145 rpm").first().waitFor();
         desk.text("outside").first().waitFor();
+        desk.card()
+                .getByText("down by 210, a drop of at least 35 and at most 145 from 1850 allowed")
+                .waitFor();
         picture(desk, "magneto");
         assertThat(browsers.errors()).isEmpty();
     }

@@ -93,6 +93,22 @@ public final class SimulationPictures {
         save(chart, file(profile, "normal"));
     }
 
+    /** What else takes air, against nothing that does. */
+    private void taken(StartProfile profile) throws IOException {
+        XYChart chart = chart(
+                "What packs and anti-ice leave a starter, " + profile.name() + " (made up)",
+                "seconds since starter on",
+                "duct pressure, kPa");
+        SimulatedStart good = SimulatedStart.of(profile);
+        line(chart, "all its air", good.samples(LASTS_s), Sample::duct_kpa, 0);
+        line(chart, "packs on", good.packsLeftOn().samples(LASTS_s), Sample::duct_kpa, 1);
+        List<Sample> iced = good.with(Failure.ANTI_ICE_LEFT_ON).samples(LASTS_s);
+        line(chart, "anti-ice on", iced, Sample::duct_kpa, 2);
+        double least = profile.supply().crankingAt(0, 0);
+        add(chart, "least while cranking", new double[] {0, LASTS_s}, new double[] {least, least}, 3);
+        save(chart, file(profile, "taken"));
+    }
+
     private static void line(
             XYChart chart, String name, List<Sample> samples, ToDoubleFunction<Sample> value, int colour) {
         double[] t = samples.stream()
@@ -116,6 +132,9 @@ public final class SimulationPictures {
                 preferred * 0.05,
                 good::fuelAt);
         supply(profile);
+        if (profile.supply().air() != null) {
+            taken(profile);
+        }
     }
 
     private void curve(

@@ -228,8 +228,8 @@ public final class SimulatedAircraft {
                 apuGives,
                 shared.air(),
                 shared.valvesOpen(),
-                shared.packsOn() || worst(Failure.PACKS_LEFT_ON) > 0,
-                worst(Failure.ANTI_ICE_LEFT_ON),
+                shared.packsOn() || leftOn(Failure.PACKS_LEFT_ON) > 0,
+                leftOn(Failure.ANTI_ICE_LEFT_ON),
                 worst(Failure.WEAK_AIR));
         for (int i = 0; i < engines.size(); i++) {
             SimulatedEngine engine = engines.get(i).engine;
@@ -253,7 +253,7 @@ public final class SimulatedAircraft {
                 groundGives(),
                 shared.battery(),
                 generators(),
-                shared.packsOn() || worst(Failure.PACKS_LEFT_ON) > 0,
+                shared.packsOn() || leftOn(Failure.PACKS_LEFT_ON) > 0,
                 DT_s);
         for (int i = 0; i < engines.size(); i++) {
             SimulatedEngine engine = engines.get(i).engine;
@@ -285,6 +285,15 @@ public final class SimulatedAircraft {
             carrying += one.engine.isRunning() && (!staged || one.controls.secondStage()) ? 1 : 0;
         }
         return carrying;
+    }
+
+    /** What was left on takes its share before any starter, so that a crew can find it. */
+    private double leftOn(Failure what) {
+        double chosen = worst(what);
+        for (Fault fault : wrong) {
+            chosen = fault.what() == what && fault.after_s() == 0 ? Math.max(chosen, fault.severity()) : chosen;
+        }
+        return chosen;
     }
 
     private double worst(Failure what) {

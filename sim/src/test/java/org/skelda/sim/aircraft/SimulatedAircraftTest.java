@@ -2,6 +2,7 @@ package org.skelda.sim.aircraft;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +16,8 @@ import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.start.StartProfiles;
 import org.skelda.sim.ControlMove;
+import org.skelda.sim.Failure;
+import org.skelda.sim.Fault;
 import org.skelda.sim.Surroundings;
 
 /** An aircraft under somebody's hands: both engines of a jet, one of a turboprop, built again from its moves. */
@@ -143,5 +146,22 @@ class SimulatedAircraftTest {
                 assertThat(aircraft.engine(other).spool_pct()).isZero();
             }
         }
+    }
+
+    @Test
+    void whatWasLeftOnIsSeenInTheDuctBeforeTheStarter() {
+        double clean_kpa = staticDuct(List.of());
+        assertThat(staticDuct(List.of(Fault.of(Failure.ANTI_ICE_LEFT_ON)))).isCloseTo(clean_kpa * 0.78, within(3.0));
+        assertThat(staticDuct(List.of(new Fault(Failure.ANTI_ICE_LEFT_ON, 0.5, 0))))
+                .isCloseTo(clean_kpa * 0.89, within(3.0));
+        assertThat(staticDuct(List.of(Fault.of(Failure.PACKS_LEFT_ON))))
+                .isCloseTo(clean_kpa * 0.84 * 0.84, within(3.0));
+        assertThat(staticDuct(List.of(new Fault(Failure.ANTI_ICE_LEFT_ON, 1, 10))))
+                .as("ten seconds after the starter only")
+                .isCloseTo(clean_kpa, within(3.0));
+    }
+
+    private static double staticDuct(List<Fault> wrong) {
+        return SimulatedStart.of(JET).with(wrong).samples(0).getFirst().duct_kpa();
     }
 }
