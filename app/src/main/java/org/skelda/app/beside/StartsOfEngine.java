@@ -198,10 +198,9 @@ class StartsOfEngine {
                 .map(StartRecord::startedAt)
                 .min(Comparator.naturalOrder())
                 .orElse(now);
-        List<Kept> good = kept.lastGood(operatorId, opening.tail(), engine, before).stream()
-                .flatMap(row -> kept.of(row, profile).stream())
-                .toList();
-        return band(good, StartSheet.of(profile, opening.elevation_ft()).parameters());
+        return band(
+                lastGood(operatorId, opening.tail(), engine, before, profile),
+                StartSheet.of(profile, opening.elevation_ft()).parameters());
     }
 
     /** @param good starts; @param drawn what of them */
@@ -228,8 +227,12 @@ class StartsOfEngine {
             return List.of();
         }
         Instant before = one.startedAt() == null ? now : one.startedAt();
-        return kept.lastGood(operatorId, one.tail(), one.engine(), before).stream()
-                .flatMap(row -> kept.of(row, one.profile()).stream())
+        return lastGood(operatorId, one.tail(), one.engine(), before, one.profile());
+    }
+
+    private List<Kept> lastGood(String operatorId, String tail, int engine, Instant before, StartProfile profile) {
+        return kept.lastGood(operatorId, tail, engine, before).stream()
+                .flatMap(row -> kept.of(row, profile).stream())
                 .toList();
     }
 }

@@ -27,8 +27,6 @@ import org.skelda.core.alignment.UnitTap;
 import org.skelda.core.apu.ApuTap;
 import org.skelda.core.apurun.ApuAsk;
 import org.skelda.core.apurun.ApuHistory;
-import org.skelda.core.attempt.AttemptEvent;
-import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -63,8 +61,6 @@ import org.skelda.core.procedure.Option;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.seat.SeatAsk;
-import org.skelda.core.start.Milestone;
-import org.skelda.core.watch.Subject;
 import org.skelda.formats.procedure.PackReader;
 
 /**
@@ -619,24 +615,7 @@ class ShippedPacksAreWorkedTest {
             if (log.state().attempts().idling().contains(engine)) {
                 return;
             }
-            Subject of = Subject.engine(engine);
-            log.tell(
-                    Event.of(new AttemptEvent.AttemptBegan(of, 1, log.now(), "1")),
-                    Event.of(new AttemptEvent.MilestoneReached(of, 1, Milestone.IDLE, Duration.ofSeconds(44))),
-                    Event.of(new AttemptEvent.AttemptEnded(
-                            of,
-                            1,
-                            new AttemptSummary(
-                                    "NORMAL",
-                                    Duration.ofSeconds(54),
-                                    600.0,
-                                    null,
-                                    null,
-                                    null,
-                                    null,
-                                    null,
-                                    null,
-                                    Duration.ofSeconds(30)))));
+            log.idles(engine);
         }
     }
 }

@@ -66,7 +66,7 @@ final class BatteryToday {
     /**
      * Whether a battery alone feeds the starter: more volts than it has when full are ground power's or a generator's.
      */
-    private static boolean isFromBattery(StartProfile.Supply.Battery battery, @Nullable Double volts) {
+    static boolean isFromBattery(StartProfile.Supply.Battery battery, @Nullable Double volts) {
         return volts == null || volts <= battery.full_v() + OVER_FULL_v;
     }
 

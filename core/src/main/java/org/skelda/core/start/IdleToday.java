@@ -37,7 +37,8 @@ final class IdleToday {
             return null;
         }
         List<Past> known = ten.stream()
-                .filter(past -> past.timeToIdle_s() != null && supplied(air, past) != null)
+                .filter(past ->
+                        past.timeToIdle_s() != null && supplied(air, past) != null && sameHelp(profile, today, past))
                 .toList();
         return BeforeStart.range(
                 known,
@@ -49,6 +50,14 @@ final class IdleToday {
                         BeforeStart.count(known.size()),
                         supply,
                         air ? today.elevation_ft() : today.oat_c()));
+    }
+
+    /** On a battery alone both times, or with outside help both times: the powers were measured on batteries. */
+    private static boolean sameHelp(StartProfile profile, Today today, Past past) {
+        StartProfile.Supply.Battery battery = profile.supply().battery();
+        return battery == null
+                || BatteryToday.isFromBattery(battery, today.supply())
+                        == BatteryToday.isFromBattery(battery, past.supply());
     }
 
     private static @Nullable Double supplied(boolean air, Past past) {

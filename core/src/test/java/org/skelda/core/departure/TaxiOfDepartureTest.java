@@ -11,8 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.skelda.core.attempt.AttemptEvent;
-import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.clock.ClockView;
 import org.skelda.core.fact.FactAsk;
 import org.skelda.core.kind.Caution;
@@ -29,9 +27,7 @@ import org.skelda.core.procedure.LineHead;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
-import org.skelda.core.start.Milestone;
 import org.skelda.core.taxi.OneEngineTaxi;
-import org.skelda.core.watch.Subject;
 
 /** The latest start of the other engine, worked back from take-off: from the plan, then from when the aircraft left. */
 class TaxiOfDepartureTest {
@@ -103,27 +99,6 @@ class TaxiOfDepartureTest {
         log.accept(CAPTAIN, Ask.of(new FactAsk.GiveFact("taxi_min", new Value.Number(WAY.toMinutes()), "min")));
     }
 
-    private void idles(int engine) {
-        Subject of = Subject.engine(engine);
-        log.tell(
-                Event.of(new AttemptEvent.AttemptBegan(of, 1, log.now(), "1")),
-                Event.of(new AttemptEvent.MilestoneReached(of, 1, Milestone.IDLE, Duration.ofSeconds(44))),
-                Event.of(new AttemptEvent.AttemptEnded(
-                        of,
-                        1,
-                        new AttemptSummary(
-                                "NORMAL",
-                                Duration.ofSeconds(54),
-                                600.0,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                Duration.ofSeconds(30)))));
-    }
-
     private Optional<ClockView> latest() {
         return Stream.of(Viewing.view(log.state(), log.now()).clocks())
                 .flatMap(List::stream)
@@ -151,9 +126,9 @@ class TaxiOfDepartureTest {
     void itNamesWhatIsLeftAndIsGoneWhenEveryEngineRuns() {
         works("one");
         way();
-        idles(2);
+        log.idles(2);
         assertThat(latest().orElseThrow().releases()).isEqualTo("start of engine 1");
-        idles(1);
+        log.idles(1);
         assertThat(latest()).isEmpty();
     }
 

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.skelda.core.attempt.AttemptEvent;
+import org.skelda.core.attempt.AttemptSummary;
 import org.skelda.core.crew.Person;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -17,6 +19,8 @@ import org.skelda.core.procedure.Plan;
 import org.skelda.core.record.Opening;
 import org.skelda.core.record.RecordEvent;
 import org.skelda.core.seat.SeatAsk;
+import org.skelda.core.start.Milestone;
+import org.skelda.core.watch.Subject;
 
 /** A log kept in memory, as the server keeps its own: commands in, decided, appended. */
 public final class TestLog {
@@ -132,6 +136,28 @@ public final class TestLog {
             }
         }
         return decision;
+    }
+
+    /** An engine comes to idle, in a good start that was watched. @param engine 1 to 4 */
+    public void idles(int engine) {
+        Subject of = Subject.engine(engine);
+        tell(
+                Event.of(new AttemptEvent.AttemptBegan(of, 1, now, "1")),
+                Event.of(new AttemptEvent.MilestoneReached(of, 1, Milestone.IDLE, Duration.ofSeconds(44))),
+                Event.of(new AttemptEvent.AttemptEnded(
+                        of,
+                        1,
+                        new AttemptSummary(
+                                "NORMAL",
+                                Duration.ofSeconds(54),
+                                600.0,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                Duration.ofSeconds(30)))));
     }
 
     /** Facts as a feed tells them. */

@@ -148,6 +148,10 @@ class BeforeStartTest {
         Expected onGround = BeforeStart.expected(electric, today(15, 27.5, 0, false), both);
         assertThat(onGround.dip_v().median()).isCloseTo(24.9, within(1e-9));
         assertThat(onGround.dip_v().because()).startsWith("its last starts with outside help");
+        assertThat(onGround.timeToIdle_s().median())
+                .as("a time on the battery tells nothing of one on a cart")
+                .isCloseTo(33.0, within(1e-9));
+        assertThat(onBattery.timeToIdle_s().median()).isCloseTo(30.0, within(1e-9));
         assertThat(BeforeStart.expected(electric, today(15, 27.5, 0, false), List.of(past(15, 18, 700)))
                         .dip_v())
                 .as("what a cart gives is not known before it was seen")
