@@ -35,7 +35,7 @@ function Limits({ line }: { line: WorkLine }) {
           </b>
           {limit.cautionBelow !== undefined && `, caution below ${shown(limit.cautionBelow, measure.decimals)}`}
           {limit.cautionAbove !== undefined && `, caution above ${shown(limit.cautionAbove, measure.decimals)}`}
-          {limit.from !== undefined && `: ${dropAllowed(limit, limit.from, measure.decimals)}`}
+          {limit.from !== undefined && dropAllowed(limit, limit.from, measure.decimals)}
           <small>{limit.source}</small>
         </li>
       ))}
