@@ -1,6 +1,7 @@
 package org.skelda.app;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -24,8 +25,14 @@ public record SkeldaProperties(
         @DefaultValue List<String> hosts,
         @DefaultValue Clock clock) {
 
-    /** @param speed seconds of the server's clock in a second of life, 1 to 1000; default 1 */
-    public record Clock(@DefaultValue("1") double speed) {
+    /**
+     * @param speed seconds of the server's clock in a second of life, 1 to 1000; default 1
+     * @param behind how far the server's clock is behind the machine's when the server starts, as to show a day again;
+     *     default none
+     */
+    public record Clock(
+            @DefaultValue("1") double speed,
+            @DefaultValue("0s") Duration behind) {
         public Clock {
             if (!(speed >= 1 && speed <= 1000)) {
                 throw new IllegalArgumentException("skelda.clock.speed is " + speed + "; it must be 1 to 1000");

@@ -9,7 +9,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.time.Instant;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -42,8 +41,8 @@ class FeedsTest {
     }
 
     /** Sends one reading. @return the status of the answer */
-    private static int send(String address, String authorization) throws Exception {
-        String line = "{\"t\":\"" + Instant.now()
+    private int send(String address, String authorization) throws Exception {
+        String line = "{\"t\":\"" + server.now()
                 + "\",\"subject\":\"engine:2\",\"n2_pct\":0,\"egt_c\":20,\"starter\":0,\"fuel\":0}\n";
         return HttpClient.newHttpClient()
                 .send(

@@ -74,7 +74,7 @@ class LateFeedTest extends StartJourney {
     private final class Box {
         private final String address;
         private final String token;
-        private final Instant begin = Instant.now();
+        private final Instant begin = server.now();
 
         Box() {
             ApiClient administrator = ApiClient.signIn(server, "kvale");
@@ -87,7 +87,7 @@ class LateFeedTest extends StartJourney {
 
         /** Waits until a row is due. */
         void waitFor(DeskOfDeparture desk, Row row) {
-            while (Instant.now().isBefore(begin.plusMillis(Math.round(row.t_s() * 1000)))) {
+            while (server.now().isBefore(begin.plusMillis(Math.round(row.t_s() * 1000)))) {
                 desk.page().waitForTimeout(20);
             }
         }

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Under TLS, by the server itself or by a proxy before it, every cookie stays on the secured link. */
 class SecureLinkTest {
     private static final char[] STORE_PASSWORD = "only-for-this-test".toCharArray();
-    private static final int TRIES = 240;
+    private static final int TRIES = 1000;
 
     @Test
     void theShippedServerSpeaksTlsWithTheCertificateItIsGiven(@TempDir Path folder) throws Exception {
@@ -37,13 +37,15 @@ class SecureLinkTest {
                 "PRIVATE KEY",
                 own.getKey("own", STORE_PASSWORD).getEncoded());
         int port = freePort();
+        Path data = folder.resolve("data");
+        TestServer.copySeedInto(data);
         Process skelda = new ProcessBuilder(
                         System.getProperty("skelda.cli", "../skelda"),
                         "demo",
                         "--port",
                         String.valueOf(port),
                         "--data",
-                        folder.resolve("data").toString(),
+                        data.toString(),
                         "--tls",
                         certificate.toString(),
                         key.toString())

@@ -59,7 +59,7 @@ class SilenceTest extends StartJourney {
                 .getByText("Light-off within 12 s")
                 .waitFor();
         start.waitForCall("BLIND", 10);
-        Instant blind = Instant.now();
+        Instant blind = server.now();
         assertThat(start.verdict().innerText()).contains("no data", "Use the aircraft's gauges.");
         assertThat(desk.cardText()).doesNotContain("on track");
         start.waitForCall("ON_TRACK", 30);

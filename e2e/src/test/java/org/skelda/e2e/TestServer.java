@@ -26,18 +26,26 @@ import java.util.stream.Stream;
  */
 final class TestServer implements AutoCloseable {
     private static final Duration STARTS_WITHIN = Duration.ofSeconds(90);
-    private static final Duration SEED_KEPT_FOR = Duration.ofMinutes(5);
+    /** A day is simulated and judged, on a machine that may be building beside it. */
+    private static final Duration SEEDS_WITHIN = Duration.ofMinutes(5);
+
+    private static final String SEEDED = "seeded";
     private static final HttpClient HTTP =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(1)).build();
 
-    private final Path layout = Path.of(System.getProperty("skelda.server", "../build/server"));
+    private static final Path LAYOUT = Path.of(System.getProperty("skelda.server", "../build/server"));
+
     private final Path data;
     private final int port;
+    /** How far its clock is behind the machine's: it shows the day at the moment for which that was made. */
+    private final Duration behind;
+
     private double speed;
     private Process process;
 
-    private TestServer(Path data, double speed) {
+    private TestServer(Path data, Duration behind, double speed) {
         this.data = data;
+        this.behind = behind;
         this.speed = speed;
         try {
             try (ServerSocket free = new ServerSocket(0)) {
@@ -58,31 +66,42 @@ final class TestServer implements AutoCloseable {
         try {
             Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/servers")), "data-")
                     .toAbsolutePath();
-            copy(seeded(), data);
-            return startOn(data, Double.parseDouble(System.getProperty("skelda.speed", String.valueOf(speed))));
+            Instant made = copySeedInto(data);
+            TestServer server = new TestServer(
+                    data,
+                    Duration.between(made, Instant.now()),
+                    Double.parseDouble(System.getProperty("skelda.speed", String.valueOf(speed))));
+            server.start();
+            return server;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    /**
-     * A data folder with the demonstration's day, made once for all tests and forks; a day that is older than this is
-     * made anew.
-     */
+    /** @return the moment for which the copied day was made */
+    static Instant copySeedInto(Path data) throws IOException {
+        Path seed = seeded();
+        copy(seed, data);
+        return Files.getLastModifiedTime(seed.resolve(SEEDED)).toInstant();
+    }
+
+    /** A data folder with the demonstration's day, made once for all tests and forks of a build. */
     private static Path seeded() throws IOException {
         Path folder = Files.createDirectories(Path.of("target/servers"));
         Path seed = folder.resolve("seed").toAbsolutePath();
         try (FileChannel lock = FileChannel.open(
                         folder.resolve("seed.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
                 FileLock _ = lock.lock()) {
-            Path done = seed.resolve("seeded");
+            Path done = seed.resolve(SEEDED);
             if (!Files.exists(done)
-                    || Files.getLastModifiedTime(done)
-                            .toInstant()
-                            .isBefore(Instant.now().minus(SEED_KEPT_FOR))) {
+                    || Files.getLastModifiedTime(done).compareTo(Files.getLastModifiedTime(LAYOUT.resolve(".built")))
+                            < 0) {
                 delete(seed);
                 Files.createDirectories(seed);
-                startOn(seed, 1).close();
+                try (TestServer server = new TestServer(seed, Duration.ZERO, 1)) {
+                    server.launch();
+                    server.waitUntilUp(SEEDS_WITHIN);
+                }
                 Files.createFile(done);
             }
         }
@@ -110,14 +129,14 @@ final class TestServer implements AutoCloseable {
 
     /** Starts on a data folder that is already there. */
     static TestServer startOn(Path data, double speed) {
-        TestServer server = new TestServer(data, speed);
+        TestServer server = new TestServer(data, Duration.ZERO, speed);
         server.start();
         return server;
     }
 
     void start() {
         launch();
-        waitUntilUp();
+        waitUntilUp(STARTS_WITHIN);
     }
 
     /** Starts it on packs of a folder. @return what it says, when it ends by itself instead of coming up */
@@ -140,7 +159,7 @@ final class TestServer implements AutoCloseable {
     /** Starts it on packs of a folder that have no errors. */
     void accepts(Path packs) {
         launch("--skelda.packs=" + packs);
-        waitUntilUp();
+        waitUntilUp(STARTS_WITHIN);
     }
 
     private void launch(String... further) {
@@ -151,15 +170,16 @@ final class TestServer implements AutoCloseable {
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
                 "-XX:AOTMode=auto",
-                "-XX:AOTCache=" + layout.resolve("app.aot"),
+                "-XX:AOTCache=" + LAYOUT.resolve("app.aot"),
                 "-Dspring.aot.enabled=true",
                 "-Xmx512m",
                 "-jar",
-                layout.resolve("app.jar").toString(),
+                LAYOUT.resolve("app.jar").toString(),
                 "--skelda.data=" + data,
                 "--skelda.demo=true",
                 "--server.port=" + port,
-                "--skelda.clock.speed=" + speed));
+                "--skelda.clock.speed=" + speed,
+                "--skelda.clock.behind=" + behind));
         command.addAll(List.of(further));
         try {
             process = new ProcessBuilder(command)
@@ -172,8 +192,8 @@ final class TestServer implements AutoCloseable {
         }
     }
 
-    private void waitUntilUp() {
-        long deadline = System.nanoTime() + STARTS_WITHIN.toNanos();
+    private void waitUntilUp(Duration within) {
+        long deadline = System.nanoTime() + within.toNanos();
         while (System.nanoTime() < deadline && process.isAlive()) {
             try {
                 HttpResponse<String> health = HTTP.send(
@@ -211,6 +231,11 @@ final class TestServer implements AutoCloseable {
         kill();
         speed = otherSpeed;
         start();
+    }
+
+    /** What its clock shows, while that runs at life's speed. */
+    Instant now() {
+        return Instant.now().minus(behind);
     }
 
     String address() {

@@ -46,6 +46,7 @@ public final class ServerClock implements InstantSource {
     ServerClock(SkeldaProperties properties, JdbcClient database) {
         this(
                 properties.clock().speed(),
+                properties.clock().behind(),
                 database.sql(NEWEST)
                         .query(java.time.OffsetDateTime.class)
                         .optional()
@@ -55,12 +56,13 @@ public final class ServerClock implements InstantSource {
                 System::nanoTime);
     }
 
-    ServerClock(double speed, Instant newestEvent, InstantSource wall, LongSupplier steady) {
+    ServerClock(double speed, Duration behind, Instant newestEvent, InstantSource wall, LongSupplier steady) {
         this.speed = speed;
         this.wall = wall;
         this.steady = steady;
         Instant real = wall.instant();
-        Instant startedAt = newestEvent.isAfter(real) ? newestEvent : real;
+        Instant wanted = real.minus(behind);
+        Instant startedAt = newestEvent.isAfter(wanted) ? newestEvent : wanted;
         ahead = Duration.between(real, startedAt);
         anchor = new Anchor(startedAt, steady.getAsLong());
     }

@@ -10,6 +10,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
@@ -31,6 +32,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -139,20 +141,22 @@ class DemoData implements ApplicationRunner {
     }
 
     private Map<String, Person> crew(DemoScript script) {
+        // One password for all: its slow digest is taken once.
+        Supplier<String> digest = SingletonSupplier.of(() -> String.valueOf(passwords.encode(DemoPassword.TEXT)));
         return script.crew().stream()
                 .map(member -> accounts.findByAccountName(member.account())
-                        .orElseGet(() -> accounts.save(account(script.operator().id(), member))))
+                        .orElseGet(() -> accounts.save(account(script.operator().id(), member, digest.get()))))
                 .collect(Collectors.toMap(Account::accountName, Account::person));
     }
 
-    private Account account(String operator, DemoScript.CrewMember member) {
+    private static Account account(String operator, DemoScript.CrewMember member, String digest) {
         Account account = new Account(
                 UuidCreator.getTimeOrderedEpoch().toString(),
                 operator,
                 member.account(),
                 member.name(),
                 member.duty(),
-                String.valueOf(passwords.encode(DemoPassword.TEXT)),
+                digest,
                 true);
         if (member.administrator()) {
             account.asAdministrator();

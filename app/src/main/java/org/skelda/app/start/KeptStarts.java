@@ -175,11 +175,22 @@ public class KeptStarts {
         }
     }
 
-    /** Keeps the readings of a start from before departures were kept here. @param id of its numbers */
-    void keep(UUID id, StartProfile profile, AttemptReport report, List<Sample> samples) {
+    /** The trace of a start from before departures were kept here, as it is kept. */
+    static byte[] trace(StartProfile profile, AttemptReport report, List<Sample> samples) {
+        ByteArrayOutputStream trace = new ByteArrayOutputStream();
+        try {
+            new AttemptTrace(profile, of(report, samples), List.of()).writeTo(trace);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return trace.toByteArray();
+    }
+
+    /** Keeps the {@link #trace} of a start. @param id of its numbers */
+    void keep(UUID id, byte[] trace) {
         ByteArrayOutputStream content = new ByteArrayOutputStream();
         try (OutputStream out = new GZIPOutputStream(content)) {
-            new AttemptTrace(profile, of(report, samples), List.of()).writeTo(out);
+            out.write(trace);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

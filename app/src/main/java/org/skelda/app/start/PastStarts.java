@@ -10,6 +10,7 @@ import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
 import org.skelda.core.start.StartProfile;
 import org.skelda.core.watch.Subject;
+import org.skelda.formats.record.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,9 +77,9 @@ public class PastStarts {
             List<Sample> samples) {
         StartMonitor monitor = new StartMonitor(profile, elevation_ft);
         samples.forEach(monitor::accept);
-        String sha256 = new AttemptTrace(profile, samples, List.of()).sha256();
         for (int i = 0; i < monitor.attempts().size(); i++) {
             AttemptReport report = monitor.attempts().get(i);
+            byte[] trace = KeptStarts.trace(profile, report, samples);
             Optional<UUID> id = history.remember(
                     new StartHistory.Place(
                             null,
@@ -93,8 +94,8 @@ public class PastStarts {
                     report,
                     samples,
                     profile,
-                    sha256);
-            id.ifPresent(of -> kept.keep(of, profile, report, samples));
+                    Sha256.hex(trace));
+            id.ifPresent(of -> kept.keep(of, trace));
         }
     }
 }

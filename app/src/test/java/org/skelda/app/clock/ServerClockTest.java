@@ -18,7 +18,7 @@ class ServerClockTest {
     private final AtomicLong steady = new AtomicLong(5);
 
     private ServerClock clock(double speed, Instant newestEvent) {
-        return new ServerClock(speed, newestEvent, wall::get, steady::get);
+        return new ServerClock(speed, Duration.ZERO, newestEvent, wall::get, steady::get);
     }
 
     private void passes(Duration time) {
@@ -47,6 +47,24 @@ class ServerClockTest {
         wall.updateAndGet(now -> now.plusSeconds(7200));
         clock.follow();
         assertThat(clock.instant()).isEqualTo(NOON.plusSeconds(60));
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {7200, -7200})
+    void itIsAsFarBehindAsItIsToldAndGoesOnWithTheWallClock(long seconds) {
+        Instant begins = NOON.minusSeconds(seconds);
+        ServerClock clock = new ServerClock(1, Duration.ofSeconds(seconds), Instant.MIN, wall::get, steady::get);
+        assertThat(clock.instant()).isEqualTo(begins);
+        passes(Duration.ofSeconds(3));
+        clock.follow();
+        assertThat(clock.instant()).isEqualTo(begins.plusSeconds(3));
+    }
+
+    @Test
+    void behindTheNewestEventItStartsThere() {
+        Instant newest = NOON.minusSeconds(60);
+        ServerClock clock = new ServerClock(1, Duration.ofHours(1), newest, wall::get, steady::get);
+        assertThat(clock.instant()).isEqualTo(newest);
     }
 
     @Test

@@ -11,6 +11,7 @@ import static org.mockito.Mockito.when;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -54,7 +55,7 @@ class PacksOfAFolderTest {
 
     private Packs read() {
         SkeldaProperties properties =
-                new SkeldaProperties(folder, true, folder, List.of(), new SkeldaProperties.Clock(1));
+                new SkeldaProperties(folder, true, folder, List.of(), new SkeldaProperties.Clock(1, Duration.ZERO));
         ServerClock clock = mock(ServerClock.class);
         when(clock.instant()).thenReturn(Instant.EPOCH);
         return new Packs(stored, properties, clock, new CelConditions());

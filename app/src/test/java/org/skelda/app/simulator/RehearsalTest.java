@@ -252,7 +252,8 @@ class RehearsalTest {
                 mock(Feeds.class),
                 mock(Packs.class),
                 mock(LiveStarts.class),
-                new SkeldaProperties(Path.of("data"), false, null, List.of(), new SkeldaProperties.Clock(1)),
+                new SkeldaProperties(
+                        Path.of("data"), false, null, List.of(), new SkeldaProperties.Clock(1, Duration.ZERO)),
                 mock(OwnDoor.class),
                 clock);
         assertThatThrownBy(() -> simulator.attach(UUID.randomUUID(), captain))

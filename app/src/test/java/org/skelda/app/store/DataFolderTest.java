@@ -11,6 +11,7 @@ import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,7 +23,8 @@ class DataFolderTest {
     private Path folder;
 
     private DataFolder of(Path path) {
-        return new DataFolder(new SkeldaProperties(path, false, null, List.of(), new SkeldaProperties.Clock(1)));
+        return new DataFolder(
+                new SkeldaProperties(path, false, null, List.of(), new SkeldaProperties.Clock(1, Duration.ZERO)));
     }
 
     @Test

@@ -111,8 +111,8 @@ class GroupCommitTest {
     /** What is settled is in a copy of the file as it lies on the disk at that moment. */
     @Test
     void whatIsSettledIsInTheFile() throws Exception {
-        DataFolder data = new DataFolder(
-                new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
+        DataFolder data = new DataFolder(new SkeldaProperties(
+                folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1, Duration.ZERO)));
         try (Connection database =
                         DriverManager.getConnection(data.getJdbcUrl(), data.getUsername(), data.getPassword());
                 Statement statement = database.createStatement()) {

@@ -17,6 +17,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
@@ -120,8 +121,8 @@ class PatientFileTest {
 
     @Test
     void theDatabaseIsKeptInSuchAFile() throws Exception {
-        DataFolder data = new DataFolder(
-                new SkeldaProperties(folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1)));
+        DataFolder data = new DataFolder(new SkeldaProperties(
+                folder.resolve("data"), false, null, List.of(), new SkeldaProperties.Clock(1, Duration.ZERO)));
         for (String ask : List.of(
                 "CREATE TABLE kept (number INT); INSERT INTO kept VALUES (7)", "UPDATE kept SET number = number + 1")) {
             try (Connection database =
