@@ -36,8 +36,10 @@ final class LiveApu {
      * @return what they tell that the log does not have
      */
     synchronized List<ApuFact> take(List<ApuSample> samples, ApuHistory history, @Nullable Feed feed, Instant now) {
-        if (watch == null || !history.equals(known)) {
+        if (watch == null) {
             watch = new ApuWatch(profile, history);
+        } else if (!history.equals(known)) {
+            watch.told(history);
         }
         List<ApuFact> facts = new ArrayList<>();
         if (!history.isRead(feed)) {

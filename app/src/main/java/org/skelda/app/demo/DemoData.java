@@ -9,6 +9,9 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -95,7 +98,12 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (wanted) {
-            OPERATORS.forEach(operator -> add(load(operator)));
+            try (ExecutorService sideBySide = Executors.newVirtualThreadPerTaskExecutor()) {
+                OPERATORS.stream()
+                        .map(operator -> CompletableFuture.runAsync(() -> add(load(operator)), sideBySide))
+                        .toList()
+                        .forEach(CompletableFuture::join);
+            }
         }
     }
 

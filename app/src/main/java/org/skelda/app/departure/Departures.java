@@ -10,7 +10,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.function.Function;
@@ -20,7 +19,6 @@ import org.skelda.app.problem.Problem;
 import org.skelda.app.problem.ProblemException;
 import org.skelda.app.problem.Problems;
 import org.skelda.app.procedure.Packs;
-import org.skelda.app.store.GroupCommit;
 import org.skelda.core.crew.Person;
 import org.skelda.core.departure.Command;
 import org.skelda.core.departure.Deciding;
@@ -36,12 +34,8 @@ import org.skelda.core.record.RecordEvent;
 import org.skelda.formats.record.DepartureRecord;
 import org.skelda.formats.record.EventCodec;
 import org.skelda.formats.record.HashChain;
-import org.skelda.formats.record.LogChain;
 import org.skelda.formats.record.Sha256;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,23 +47,25 @@ public class Departures {
     private static final Duration TODAY_BEFORE = Duration.ofHours(12);
     private static final Duration TODAY_AFTER = Duration.ofHours(24);
 
-    /** Long enough that a page which comes back finds it, short enough that a day's departures do not pile up. */
-    private static final Duration KEPT_UNUSED = Duration.ofMinutes(2);
-
     private static final TypeReference<Map<String, Object>> EVENT = new TypeReference<>() {};
 
-    private static final Logger LOG = LoggerFactory.getLogger(Departures.class);
-
     private final LogStore store;
+    private final LiveDepartures live;
     private final Packs packs;
     private final InstallationKey key;
     private final JsonMapper json;
     private final ApplicationEventPublisher listeners;
     private final Executor writers = Executors.newVirtualThreadPerTaskExecutor();
-    private final ConcurrentHashMap<UUID, LiveDeparture> live = new ConcurrentHashMap<>();
 
-    Departures(LogStore store, Packs packs, InstallationKey key, JsonMapper json, ApplicationEventPublisher listeners) {
+    Departures(
+            LogStore store,
+            LiveDepartures live,
+            Packs packs,
+            InstallationKey key,
+            JsonMapper json,
+            ApplicationEventPublisher listeners) {
         this.store = store;
+        this.live = live;
         this.packs = packs;
         this.key = key;
         this.json = json;
@@ -135,7 +131,7 @@ public class Departures {
      * @throws ProblemException when it is refused; the refusal is stored as the answer to this command id
      */
     public Answer execute(UUID departureId, Command command, String requestHash, Person actor, Instant at) {
-        return with(departureId, departure -> {
+        return live.with(departureId, departure -> {
             departure.work();
             Optional<Answered> earlier =
                     departure.isAnswered(command.id()) ? store.answered(departureId, command.id()) : Optional.empty();
@@ -227,7 +223,7 @@ public class Departures {
 
     /** The same. @param told what is told, by the state as it is then */
     public boolean record(UUID departureId, Function<Departure, List<Event>> told, Person by, Instant at) {
-        return with(departureId, departure -> {
+        return live.with(departureId, departure -> {
             if (departure.state().lifecycle().closed()) {
                 return false;
             }
@@ -246,10 +242,10 @@ public class Departures {
      * somebody reads
      */
     public void tell(UUID departureId, String name, Supplier<Object> message) {
-        LiveDeparture departure = live.get(departureId);
-        if (departure != null && departure.readers.count() > 0) {
-            departure.readers.tell(new StreamMessage(name, null, json.writeValueAsString(message.get())));
-        }
+        live.find(departureId)
+                .filter(departure -> departure.readers.count() > 0)
+                .ifPresent(departure ->
+                        departure.readers.tell(new StreamMessage(name, null, json.writeValueAsString(message.get()))));
     }
 
     /**
@@ -265,9 +261,9 @@ public class Departures {
                 .findFirst();
     }
 
-    /** Departures with an off-block time within a span around a time, of any operator. */
-    public List<UUID> around(Instant at, Duration span) {
-        return store.between(at.minus(span), at.plus(span));
+    /** Departures with an off-block time within a span around a time, of any operator, that had a feed. */
+    public List<UUID> fed(Instant at, Duration span) {
+        return store.fedBetween(at.minus(span), at.plus(span));
     }
 
     /** A conflict's answer holds the events that the person has not seen on the same subject. */
@@ -297,12 +293,12 @@ public class Departures {
     }
 
     Standing standing(UUID departureId, Instant at) {
-        return with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
+        return live.with(departureId, departure -> new Standing(departure.state(), departure.view(at)));
     }
 
     /** The same, for a page that keeps it beside what its stream tells. */
     Standing shown(UUID departureId, Instant at) {
-        return with(departureId, departure -> new Standing(departure.state(), departure.shown(at)));
+        return live.with(departureId, departure -> new Standing(departure.state(), departure.shown(at)));
     }
 
     /**
@@ -322,7 +318,7 @@ public class Departures {
 
     /** The state as it is. */
     public Departure state(UUID departureId) {
-        return with(departureId, LiveDeparture::state);
+        return live.with(departureId, LiveDeparture::state);
     }
 
     /** The stored envelopes behind a number, in order. */
@@ -338,17 +334,17 @@ public class Departures {
 
     /** @throws ProblemException not-found when the departure does not exist or is another operator's */
     public void checkOwner(UUID departureId, String operatorId) {
-        LiveDeparture known = live.get(departureId);
-        if (known == null
-                ? !store.belongsTo(departureId, operatorId)
-                : !known.operatorId().equals(operatorId)) {
+        boolean owns = live.find(departureId)
+                .map(known -> known.operatorId().equals(operatorId))
+                .orElseGet(() -> store.belongsTo(departureId, operatorId));
+        if (!owns) {
             throw new ProblemException(Problems.noSuchDeparture());
         }
     }
 
     /** Gives a reader the events behind {@code after}, the view, then whatever comes, without a gap. */
     void read(UUID departureId, long after, Instant at, Reader reader) {
-        with(departureId, departure -> {
+        live.with(departureId, departure -> {
             reader.readsFirst(
                     new LogPages(store, departureId, after, departure.state().seq()));
             reader.offer(new StreamMessage("view", null, json.writeValueAsString(departure.shown(at))));
@@ -365,25 +361,14 @@ public class Departures {
 
     /** A page says that it is still there. @return whether its stream is still open */
     boolean isThere(UUID departureId, UUID reader, String personId, long steady_ns) {
-        LiveDeparture departure = live.get(departureId);
-        return departure != null && departure.readers.isThere(reader, personId, steady_ns);
+        return live.find(departureId)
+                .filter(departure -> departure.readers.isThere(reader, personId, steady_ns))
+                .isPresent();
     }
 
     /** Whether somebody looks at a departure, or worked it a short while ago. @param steady_ns now */
     public boolean isWorked(UUID departureId, long steady_ns) {
-        LiveDeparture departure = live.get(departureId);
-        return departure != null && departure.isWorked(steady_ns, KEPT_UNUSED);
-    }
-
-    /** Tells every reader the server's time and how many devices are there with them. */
-    void heartbeat(Instant now, long steady_ns) {
-        live.values().forEach(departure -> {
-            if (departure.readers.count() > 0) {
-                int devices = departure.readers.living(steady_ns);
-                departure.readers.tell(
-                        new StreamMessage("heartbeat", null, json.writeValueAsString(new Heartbeat(now, devices))));
-            }
-        });
+        return live.isWorked(departureId, steady_ns);
     }
 
     /** @param now the server's time; @param devices how many are there with this departure */
@@ -392,72 +377,5 @@ public class Departures {
     static String requestHash(JsonMapper json, CommandRequest request, Person actor) {
         return Sha256.hex((actor.id() + json.writerFor(CommandRequest.class).writeValueAsString(request))
                 .getBytes(StandardCharsets.UTF_8));
-    }
-
-    private LiveDeparture live(UUID departureId) {
-        return live.computeIfAbsent(departureId, id -> {
-            List<StoredEvent> events = store.events(id, 0);
-            if (events.isEmpty()) {
-                throw new ProblemException(Problems.noSuchDeparture());
-            }
-            try {
-                return LiveDeparture.replay(events, store.refused(id), packs::planOf);
-            } catch (LogChain.Broken e) {
-                LOG.error(
-                        "the stored log of departure {} was changed by something else than this program: {}",
-                        id,
-                        e.getMessage());
-                throw new ProblemException(Problems.logChanged(e.seq()));
-            }
-        });
-    }
-
-    /** Works on a departure as its one owner. */
-    private <T> T with(UUID departureId, Function<LiveDeparture, T> work) {
-        while (true) {
-            LiveDeparture departure = live(departureId);
-            departure.lock.lock();
-            try {
-                if (!departure.isGone()) {
-                    departure.use();
-                    return work.apply(departure);
-                }
-            } catch (DataIntegrityViolationException | GroupCommit.NotOnDisk e) {
-                // The log may hold more than is known here: what is in memory is forgotten, and read anew the next
-                // time.
-                forget(departureId, departure);
-                throw e;
-            } finally {
-                departure.lock.unlock();
-            }
-        }
-    }
-
-    /**
-     * Departures that nobody looks at leave memory; they come back unnoticed, for all that they are is in their logs.
-     */
-    void tidy(long steady_ns) {
-        live.forEach((id, departure) -> {
-            departure.readers.endGone(steady_ns);
-            if (departure.isUnused(steady_ns, KEPT_UNUSED) && departure.lock.tryLock()) {
-                try {
-                    if (departure.isUnused(steady_ns, KEPT_UNUSED)) {
-                        forget(id, departure);
-                    }
-                } finally {
-                    departure.lock.unlock();
-                }
-            }
-        });
-    }
-
-    /** How many are in memory. */
-    int inMemory() {
-        return live.size();
-    }
-
-    private void forget(UUID departureId, LiveDeparture departure) {
-        departure.leave();
-        live.remove(departureId, departure);
     }
 }

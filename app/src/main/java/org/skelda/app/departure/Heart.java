@@ -13,10 +13,10 @@ class Heart {
     private static final long BEAT_MS = 1000;
     private static final long TIDIED_EVERY_MS = 5000;
 
-    private final Departures departures;
+    private final LiveDepartures departures;
     private final ServerClock clock;
 
-    Heart(Departures departures, ServerClock clock) {
+    Heart(LiveDepartures departures, ServerClock clock) {
         this.departures = departures;
         this.clock = clock;
     }

@@ -119,12 +119,17 @@ class LogStore {
                 == 1;
     }
 
-    /** Departures of every operator with an off-block time in the span. @param from inclusive; @param to exclusive */
+    /**
+     * Departures of every operator with an off-block time in the span, whose logs tell of a feed; no log is folded.
+     *
+     * @param from inclusive; @param to exclusive
+     */
     @Transactional(readOnly = true)
-    public List<UUID> between(Instant from, Instant to) {
+    public List<UUID> fedBetween(Instant from, Instant to) {
         return entities.createQuery(
-                        "select id from StoredDeparture where offBlock >= :from and offBlock < :to order by "
-                                + "offBlock, id",
+                        "select d.id from StoredDeparture d where d.offBlock >= :from and d.offBlock < :to "
+                                + "and exists (select 1 from StoredEvent e where e.departureId = d.id "
+                                + "and e.envelope like '%\"type\":\"FeedAttached\"%') order by d.offBlock, d.id",
                         UUID.class)
                 .setParameter("from", from)
                 .setParameter("to", to)

@@ -106,7 +106,7 @@ public class Simulator {
     @Order(Ordered.LOWEST_PRECEDENCE)
     public void resume() {
         Instant now = clock.instant();
-        departures.around(now, RESUMED_WITHIN).stream()
+        departures.fed(now, RESUMED_WITHIN).stream()
                 .flatMap(id -> departures.readable(id).stream())
                 .filter(this::mayResume)
                 .forEach(this::attach);

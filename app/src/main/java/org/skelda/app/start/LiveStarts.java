@@ -164,7 +164,7 @@ public class LiveStarts {
     @EventListener(ApplicationReadyEvent.class)
     @Order(Ordered.LOWEST_PRECEDENCE)
     void resume() {
-        departures.around(clock.instant(), RESUMED_WITHIN).stream()
+        departures.fed(clock.instant(), RESUMED_WITHIN).stream()
                 .flatMap(id -> departures.readable(id).stream())
                 .filter(departure -> departure.feed() != null
                         && departure.feed().live()

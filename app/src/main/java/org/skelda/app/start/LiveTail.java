@@ -2,7 +2,6 @@ package org.skelda.app.start;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,28 +33,18 @@ import org.skelda.formats.feed.FeedLine;
  * subject and by nothing else. Everything in it happens one thing at a time.
  */
 final class LiveTail {
-    /** Version of the judgement, as the log names it. */
-    private static final String JUDGEMENT = "2";
-
     private static final Duration SILENT_IN_START = Duration.ofMillis(1500);
     private static final Duration SILENT = Duration.ofSeconds(3);
     private static final Duration LOST = Duration.ofSeconds(5);
     private static final Duration IDLE_AFTER = Duration.ofMinutes(10);
-    private static final long LONGEST_BLOCK_us = 1_000_000;
-    private static final int SPREAD_us = 400_000;
-    private static final int MOST_IN_BLOCK = 500;
     private static final EngineWatch.Span EVERYTHING = new EngineWatch.Span(Long.MIN_VALUE, Long.MAX_VALUE);
 
     private final UUID departureId;
-    private final String operatorId;
     private final StartProfile profile;
     private final double elevation_ft;
-    private final String watched;
     private final double speed;
-    private final long block_us;
     private final Departures departures;
-    private final SampleBlocks blocks;
-    private final StartHistory history;
+    private final AttemptKeeping keeping;
     private final LiveApus apus;
     private final LiveUnits units;
     private final LiveElectrics electrics;
@@ -80,16 +69,11 @@ final class LiveTail {
             LiveElectrics electrics,
             long steady_ns) {
         this.departureId = departure.opening().departureId();
-        this.operatorId = departure.opening().operatorId();
         this.profile = profile;
         this.elevation_ft = departure.opening().elevation_ft();
-        this.watched = JUDGEMENT + " " + departure.opening().typeHash();
         this.speed = speed;
-        // Aircraft that start at the same moment do not all go to the disk at the same moment.
-        this.block_us = LONGEST_BLOCK_us - Math.floorMod(departureId.hashCode(), SPREAD_us);
         this.departures = departures;
-        this.blocks = blocks;
-        this.history = history;
+        this.keeping = new AttemptKeeping(departure.opening(), profile, departures, blocks, history);
         this.apus = apus;
         this.units = units;
         this.electrics = electrics;
@@ -134,7 +118,7 @@ final class LiveTail {
         batch.late().forEach((subject, samples) -> judgeLate(subject, samples, now));
         // A verdict does not wait for the disk; the answer to the sender does.
         engines.values().forEach(engine -> tell(engine, now, steady_ns));
-        engines.values().forEach(engine -> settle(engine, now));
+        engines.values().forEach(engine -> keeping.settle(engine, actor(), now));
         lightsOf(batch.fresh(), now);
         apus.take(
                 departureId,
@@ -195,15 +179,7 @@ final class LiveTail {
                 .filter(sample -> !times.contains(sample.at_us()))
                 .sorted(java.util.Comparator.comparingLong(Sample::at_us))
                 .toList();
-        for (int from = 0; from < left.size(); from += MOST_IN_BLOCK) {
-            blocks.store(
-                    departureId,
-                    operatorId,
-                    subject,
-                    profile,
-                    left.subList(from, Math.min(left.size(), from + MOST_IN_BLOCK)),
-                    true);
-        }
+        keeping.storeLate(subject, left);
         if (!judged.isEmpty()) {
             // The page is told the readings from the first late one on once more.
             told_us.computeIfPresent(
@@ -245,66 +221,14 @@ final class LiveTail {
         return from == null ? new Person("server", "Server") : new Person("feed:" + from.feed(), from.label());
     }
 
-    /** Stores what is due, and tells the log what has changed. */
-    private void settle(EngineWatch engine, Instant now) {
-        Departure logged = departures.state(departureId);
-        List<AttemptEvent> facts = engine.facts(logged, watched);
-        if (!facts.isEmpty() || engine.hasUnstored(engine.newest_us() - block_us)) {
-            List<Sample> samples = engine.unstored();
-            if (!samples.isEmpty()) {
-                blocks.store(departureId, operatorId, engine.subject(), profile, samples, false);
-                engine.stored(samples);
-            }
-        }
-        if (!facts.isEmpty()) {
-            departures.record(departureId, withTraces(logged, engine, facts), actor(), now);
-        }
-    }
-
-    /**
-     * An attempt that has ended is followed by its trace; its numbers join the engine's history, those of a rehearsal
-     * never do.
-     */
-    private List<Event> withTraces(Departure logged, EngineWatch engine, List<AttemptEvent> facts) {
-        List<Event> all = new ArrayList<>();
-        for (AttemptEvent fact : facts) {
-            all.add(Event.of(fact));
-            if (fact instanceof AttemptEvent.AttemptEnded(Subject of, int number, var _)) {
-                EngineWatch.Finished finished = engine.finished(logged, number).orElseThrow();
-                List<Sample> samples = blocks.judged(departureId, of, profile, finished.readings());
-                String sha256 = trace(of, number, samples).sha256();
-                all.add(Event.of(new AttemptEvent.TraceStored(of, number, sha256, samples.size())));
-                if (!logged.opening().isRehearsal()) {
-                    history.remember(
-                            StartHistory.Place.of(logged, of, number), finished.report(), samples, profile, sha256);
-                }
-            }
-        }
-        return all;
-    }
-
-    private AttemptTrace trace(Subject of, int number, List<Sample> samples) {
-        Departure departure = departures.state(departureId);
-        String rehearsed = departure.opening().isRehearsal() ? ", rehearsal" : "";
-        return new AttemptTrace(
-                profile,
-                samples,
-                List.of(departure.opening().tail() + ", engine " + of.number() + ", attempt " + number + rehearsed
-                        + ", " + AttemptFacts.instant(samples.getFirst().at_us())));
-    }
-
     /** The trace of an attempt; empty when there is none or it still runs. */
     synchronized Optional<AttemptTrace> trace(Subject of, int number) {
-        return samples(of, number).map(samples -> trace(of, number, samples));
+        return Optional.ofNullable(engines.get(of)).flatMap(engine -> keeping.trace(engine, number));
     }
 
     /** The readings of an attempt that has ended. */
     synchronized Optional<List<Sample>> samples(Subject of, int number) {
-        EngineWatch watch = engines.get(of);
-        return watch == null
-                ? Optional.empty()
-                : watch.finished(departures.state(departureId), number)
-                        .map(finished -> blocks.judged(departureId, of, profile, finished.readings()));
+        return Optional.ofNullable(engines.get(of)).flatMap(engine -> keeping.samples(engine, number));
     }
 
     /** Silence is noticed. @param now the server's time; @param steady_ns the same on the machine's steady clock */

@@ -44,6 +44,9 @@ class CommandsTest {
     @Autowired
     private Departures departures;
 
+    @Autowired
+    private LiveDepartures live;
+
     private CrewOverHttp captain;
     private CrewOverHttp officer;
     private String id;
@@ -339,7 +342,7 @@ class CommandsTest {
                 .param(UUID.fromString(other))
                 .query(String.class)
                 .single();
-        departures.tidy(System.nanoTime() + Duration.ofHours(1).toNanos());
+        live.tidy(System.nanoTime() + Duration.ofHours(1).toNanos());
         database.sql("update departure_event set envelope = ? where departure_id = ? and seq = 1")
                 .params(envelope.replace("\"stand\":\"", "\"stand\":\"9"), UUID.fromString(other))
                 .update();

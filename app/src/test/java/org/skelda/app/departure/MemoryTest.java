@@ -37,10 +37,13 @@ class MemoryTest {
     private Departures departures;
 
     @Autowired
+    private LiveDepartures live;
+
+    @Autowired
     private Accounts accounts;
 
     private UUID planned() {
-        return departures.around(Instant.now(), Duration.ofHours(24)).stream()
+        return departures.today("vardholm", Instant.now()).stream()
                 .filter(id -> departures.state(id).opening().flight().equals("312"))
                 .findFirst()
                 .orElseThrow();
@@ -50,25 +53,25 @@ class MemoryTest {
     void whatNobodyUsesLeavesAndComesBackTheSame() {
         UUID id = planned();
         Departure before = departures.state(id);
-        departures.tidy(System.nanoTime());
-        assertThat(departures.inMemory()).as("what was just used stays").isPositive();
-        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
-        assertThat(departures.inMemory()).isZero();
+        live.tidy(System.nanoTime());
+        assertThat(live.count()).as("what was just used stays").isPositive();
+        live.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(live.count()).isZero();
         assertThat(departures.state(id)).isEqualTo(before);
     }
 
     @Test
     void oneWhoReadsKeepsItUntilTheStreamEnds() {
         UUID id = planned();
-        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+        live.tidy(System.nanoTime() + LONG_AFTER_ns);
         Reader reader = new Reader("p", "s");
         departures.read(id, 0, Instant.now(), reader);
         reader.isThere(System.nanoTime() + LONG_AFTER_ns);
-        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
-        assertThat(departures.inMemory()).isEqualTo(1);
+        live.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(live.count()).isEqualTo(1);
         reader.end();
-        departures.tidy(System.nanoTime() + LONG_AFTER_ns);
-        assertThat(departures.inMemory()).isZero();
+        live.tidy(System.nanoTime() + LONG_AFTER_ns);
+        assertThat(live.count()).isZero();
     }
 
     /** Whoever waits while a departure leaves must not write from what has left. */
@@ -88,7 +91,7 @@ class MemoryTest {
         try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
             Future<?> tidying = threads.submit(() -> {
                 while (go.get()) {
-                    departures.tidy(System.nanoTime() + LONG_AFTER_ns);
+                    live.tidy(System.nanoTime() + LONG_AFTER_ns);
                 }
             });
             List<Future<Long>> crews = new ArrayList<>();

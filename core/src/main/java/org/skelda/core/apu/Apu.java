@@ -135,6 +135,15 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
         };
     }
 
+    /**
+     * With what only its readings tell.
+     *
+     * @param read the same APU as it was read, by somebody who may not know all that was told
+     */
+    public Apu knowing(Apu read) {
+        return with(run.knowing(read.run));
+    }
+
     private Instant latest() {
         Instant settling = run.settling();
         return settling != null && settling.isAfter(since) ? settling : since;

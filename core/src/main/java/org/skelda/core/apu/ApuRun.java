@@ -99,6 +99,16 @@ public record ApuRun(
         return temperature_C >= low + rise_C ? run.saw(ApuMilestone.LIGHT, at) : run;
     }
 
+    /**
+     * With the lowest temperature that was read in another view of the same start; as it is when it is not the same.
+     */
+    ApuRun knowing(ApuRun read) {
+        Instant fuel = seen.get(ApuMilestone.FUEL);
+        return fuel != null && fuel.equals(read.seen.get(ApuMilestone.FUEL))
+                ? new ApuRun(readySeen, seen, read.lowest_C, settling, availableAt, generator, bleed, airOffAt)
+                : this;
+    }
+
     /** @param at null while it is not at its speed */
     ApuRun settlingSince(@Nullable Instant at) {
         return new ApuRun(readySeen, seen, lowest_C, at, availableAt, generator, bleed, airOffAt);

@@ -69,6 +69,17 @@ public final class ApuWatch {
                                 new ApuFact.ApuTooHot(starting, limit.value(), limit.allowed(), instant(at_us)))));
     }
 
+    /**
+     * Others told something meanwhile: it stands as they have it. A limit that is being passed goes on being passed,
+     * and the peak of what still lasts is kept.
+     *
+     * @param history all that was told
+     */
+    public void told(ApuHistory history) {
+        apu = history.apu().knowing(apu);
+        master = history.masterOn();
+    }
+
     /** As it stands by the newest reading. */
     public Apu apu() {
         return apu;

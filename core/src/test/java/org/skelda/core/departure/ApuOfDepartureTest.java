@@ -79,25 +79,7 @@ class ApuOfDepartureTest {
     private final TestLog log = TestLog.seated(PLAN);
 
     private static Plan plan(@Nullable ApuProfile apu) {
-        TypeSheet small = TestPlans.type(TypeSheet.Pilots.TWO);
-        TypeSheet type = new TypeSheet(
-                small.id(),
-                small.name(),
-                List.of(),
-                Map.of(),
-                small.clocks(),
-                small.measures(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                apu,
-                null,
-                null,
-                null,
-                null,
-                null,
-                small.pilots());
+        TypeSheet type = TestPlans.typeWith(apu, null, null);
         return Plan.of(
                 type,
                 List.of(new Procedure(

@@ -38,25 +38,8 @@ class TaxiOfDepartureTest {
     private final TestLog log = TestLog.seated(plan());
 
     private static Plan plan() {
-        TypeSheet small = TestPlans.type(TypeSheet.Pilots.TWO);
-        TypeSheet type = new TypeSheet(
-                small.id(),
-                small.name(),
-                List.of(),
-                Map.of(),
-                small.clocks(),
-                small.measures(),
-                Map.of(),
-                Map.of(),
-                Map.of("one", "Taxi on one engine"),
-                Map.of(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                new OneEngineTaxi("one", Duration.ofMinutes(4), Duration.ofMinutes(3), "table"),
-                small.pilots());
+        TypeSheet type = TestPlans.typeWith(
+                null, null, new OneEngineTaxi("one", Duration.ofMinutes(4), Duration.ofMinutes(3), "table"));
         Line leaves = new Line(
                 new LineHead("leaves", null, List.of(), null, null, List.of(), true, null),
                 new Read("Brakes", "released"));

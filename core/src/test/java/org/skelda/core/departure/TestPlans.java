@@ -4,7 +4,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.skelda.core.alignment.AlignmentRule;
+import org.skelda.core.alignment.InertialProfile;
+import org.skelda.core.apu.ApuProfile;
 import org.skelda.core.clock.ClockSpec;
 import org.skelda.core.crew.Role;
 import org.skelda.core.crew.Seat;
@@ -25,6 +28,7 @@ import org.skelda.core.procedure.LineHead;
 import org.skelda.core.procedure.Plan;
 import org.skelda.core.procedure.Procedure;
 import org.skelda.core.procedure.TypeSheet;
+import org.skelda.core.taxi.OneEngineTaxi;
 
 /** A small plan with every kind of line and every kind of gate. */
 public final class TestPlans {
@@ -64,6 +68,34 @@ public final class TestPlans {
         all.addAll(KindPlans.procedures());
         all.add(procedures().getLast());
         return Plan.of(type(pilots), List.of(KindPlans.SCHOOL), all);
+    }
+
+    /**
+     * The type for two pilots, with more than its clocks and measures.
+     *
+     * @param taxi on one engine, while the state {@code one} holds
+     */
+    static TypeSheet typeWith(
+            @Nullable ApuProfile apu, @Nullable InertialProfile inertial, @Nullable OneEngineTaxi taxi) {
+        TypeSheet small = type(TypeSheet.Pilots.TWO);
+        return new TypeSheet(
+                small.id(),
+                small.name(),
+                List.of(),
+                Map.of(),
+                small.clocks(),
+                small.measures(),
+                Map.of(),
+                Map.of(),
+                taxi == null ? Map.of() : Map.of("one", "Taxi on one engine"),
+                Map.of(),
+                apu,
+                inertial,
+                null,
+                null,
+                null,
+                taxi,
+                small.pilots());
     }
 
     static TypeSheet type(TypeSheet.Pilots pilots) {

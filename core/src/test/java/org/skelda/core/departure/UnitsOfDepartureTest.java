@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -67,25 +66,7 @@ class UnitsOfDepartureTest {
     private TestLog log = TestLog.seated(PLAN);
 
     private static Plan plan() {
-        TypeSheet small = TestPlans.type(TypeSheet.Pilots.TWO);
-        TypeSheet type = new TypeSheet(
-                small.id(),
-                small.name(),
-                List.of(),
-                Map.of(),
-                small.clocks(),
-                small.measures(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                null,
-                PROFILE,
-                null,
-                null,
-                null,
-                null,
-                small.pilots());
+        TypeSheet type = TestPlans.typeWith(null, PROFILE, null);
         return Plan.of(
                 type,
                 List.of(new Procedure(

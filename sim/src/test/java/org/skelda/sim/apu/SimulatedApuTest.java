@@ -16,8 +16,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.apu.ApuMilestone;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.apu.ApuSample;
 import org.skelda.core.apu.AutomaticStop;
 import org.skelda.core.apurun.ApuFact;
+import org.skelda.core.limit.Limit;
 
 /** What the simulated APU does, read as a feed reads it. */
 class SimulatedApuTest {
@@ -95,6 +97,62 @@ class SimulatedApuTest {
         watching.pass(Duration.ofSeconds(1));
         assertThat(watching.desk().phase()).isEqualTo(Phase.SPOOLING_DOWN);
         assertThat(watching.desk().triesLeft()).isEqualTo(profile.rule().tries() - 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"havern-2m,nothing", "havern-2a,nothing", "havern-4,nothing", "teista-b2,nothing", "havern-2a,hot"})
+    void whatOthersTellMeanwhileBeginsNothingAnew(String type, String wrong) {
+        ApuProfile profile = Fleet.apu(type);
+        List<List<ApuFact>> told = new ArrayList<>();
+        for (Watching watching : List.of(new Watching(profile, 4), new Watching(profile, 4).whileOthersTell())) {
+            watching.move("apu/goes-wrong", wrong);
+            watching.move("apu/master", "on");
+            watching.pass(profile.rule().ready().plusSeconds(1));
+            watching.move("apu/start", "on");
+            watching.pass(Duration.ofSeconds(90));
+            watching.move("apu/generator", "on");
+            watching.pass(profile.rule().bleedAfter());
+            watching.move("apu/master", "off");
+            watching.pass(profile.rule().coolDown().plusSeconds(120));
+            told.add(watching.facts(ApuFact.class));
+        }
+        assertThat(told.getLast()).isEqualTo(told.getFirst());
+        assertThat(told.getFirst()).hasAtLeastOneElementOfType(ApuFact.ApuPeak.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"havern-2m", "havern-2a", "havern-4", "teista-b2"})
+    void aLimitThatAllowsSecondsIsPassedByThemAlsoWhereOthersTellSomethingMeanwhile(String type) {
+        ApuProfile profile = Fleet.apu(type);
+        Limit allowsSome = profile.startLimits().stream()
+                .filter(limit -> limit.allowed().isPositive())
+                .findFirst()
+                .orElseThrow();
+        Watching watching = started(profile, 3)
+                .whileOthersTell()
+                .through(sample -> sample.speed_pct() < 12 || sample.speed_pct() > 94
+                        ? sample
+                        : withTemperature(sample, allowsSome.value() + 5));
+        watching.untilTold(ApuFact.ApuTooHot.class);
+        ApuFact.ApuTooHot hot = watching.facts(ApuFact.ApuTooHot.class).getFirst();
+        assertThat(hot.limit_C()).isEqualTo(allowsSome.value());
+        assertThat(hot.allowed()).isEqualTo(allowsSome.allowed());
+    }
+
+    private static ApuSample withTemperature(ApuSample sample, double temperature_c) {
+        return new ApuSample(
+                sample.at_us(),
+                sample.speed_pct(),
+                temperature_c,
+                sample.master(),
+                sample.start(),
+                sample.ready(),
+                sample.generator(),
+                sample.bleed(),
+                sample.battery(),
+                sample.emergency(),
+                sample.latched(),
+                sample.stopped());
     }
 
     @ParameterizedTest

@@ -5,9 +5,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.skelda.core.apu.Apu;
 import org.skelda.core.apu.Apu.Phase;
 import org.skelda.core.apu.ApuProfile;
+import org.skelda.core.apu.ApuSample;
 import org.skelda.core.apurun.ApuFact;
 import org.skelda.core.apurun.ApuHistory;
 import org.skelda.core.apurun.ApuWatch;
@@ -25,6 +27,8 @@ final class Watching {
     private final ApuWatch watch;
     private ApuHistory history;
     private long now_us;
+    private boolean othersTell;
+    private UnaryOperator<ApuSample> instruments = UnaryOperator.identity();
 
     Watching(ApuProfile profile, long seed) {
         this(profile, new SimulatedApu(profile, seed, micros(SimulatedApuTest.BEGIN)), micros(SimulatedApuTest.BEGIN));
@@ -50,6 +54,18 @@ final class Watching {
     /** Another APU that stands as this one does by what was told, watched by somebody who knows that. */
     Watching goneOn() {
         return new Watching(profile, SimulatedApu.as(profile, 7, now_us, history.before(now())), now_us, history);
+    }
+
+    /** From now on others tell before every reading what is known already. */
+    Watching whileOthersTell() {
+        othersTell = true;
+        return this;
+    }
+
+    /** Its instruments show something else. */
+    Watching through(UnaryOperator<ApuSample> others) {
+        instruments = others;
+        return this;
     }
 
     ApuProfile profile() {
@@ -109,7 +125,10 @@ final class Watching {
     void step() {
         now_us += EVERY_us;
         truth.advanceTo(now_us);
-        for (ApuFact fact : watch.accept(truth.sample())) {
+        if (othersTell) {
+            watch.told(history);
+        }
+        for (ApuFact fact : watch.accept(instruments.apply(truth.sample()))) {
             facts.add(fact);
             history = history.apply(new LogEntry<>(
                     new UUID(0, facts.size()), facts.size(), now(), null, FEED, null, new UUID(0, facts.size()), fact));
