@@ -11,6 +11,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import org.jspecify.annotations.Nullable;
 import org.skelda.app.SkeldaProperties;
 import org.skelda.app.clock.ServerClock;
 import org.skelda.core.need.Conditions;
@@ -20,19 +23,22 @@ import org.skelda.core.record.Opening;
 import org.skelda.core.start.StartProfile;
 import org.skelda.formats.procedure.InvalidPack;
 import org.skelda.formats.procedure.PackReader;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
+import org.skelda.formats.record.Sha256;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
 /** Reads the packs at start, keeps every version by its hash, and makes plans of them. A bad pack stops the start. */
 @Service
 public class Packs {
     private static final int PLANS_KEPT = 64;
+    private static final long READS_AHEAD_AFTER_MS = 20_000;
+    private static final long READS_AHEAD_EVERY_MS = 5000;
 
     private final StoredPacks stored;
     private final Map<Whose, Current> current = new HashMap<>();
+    private final Queue<Whose> unread = new ConcurrentLinkedQueue<>();
     private final Cache<PlanKey, Plan> plans =
             Caffeine.newBuilder().maximumSize(PLANS_KEPT).build();
 
@@ -53,7 +59,12 @@ public class Packs {
 
     private record PlanKey(String typeHash, String procedureHash, List<String> modifications) {}
 
-    private record Loaded(String file, byte[] bytes, PackReader.Document document) {}
+    /** @param read the document, where it was read; one that is known is not read again */
+    private record Loaded(String file, byte[] bytes, StoredPacks.Head head, PackReader.@Nullable Document read) {
+        PackReader.Document document() {
+            return read == null ? PackReader.check(file, bytes) : read;
+        }
+    }
 
     Packs(StoredPacks stored, SkeldaProperties properties, ServerClock clock, Conditions language) {
         this.stored = stored;
@@ -67,8 +78,7 @@ public class Packs {
         List<InvalidPack> wrong = new ArrayList<>();
         for (Resource resource : resources(properties)) {
             try {
-                byte[] bytes = resource.getContentAsByteArray();
-                loaded.add(new Loaded(name(resource), bytes, PackReader.check(name(resource), bytes)));
+                loaded.add(loaded(name(resource), resource.getContentAsByteArray()));
             } catch (InvalidPack e) {
                 wrong.add(e);
             } catch (IOException e) {
@@ -82,18 +92,33 @@ public class Packs {
             throw new InvalidPacks(wrong);
         }
         loaded.stream()
-                .filter(pack -> !stored.existsById(pack.document().hash()))
+                .filter(pack -> stored.head(pack.head().hash()).isEmpty())
                 .forEach(pack -> stored.save(new StoredPack(pack.document(), now, pack.bytes())));
+        unread.addAll(current.keySet());
+    }
+
+    /** A shipped pack that is known was read when it was first kept; one of a folder is read at every start. */
+    private Loaded loaded(String file, byte[] bytes) {
+        Optional<StoredPacks.Head> known = fromOutside ? Optional.empty() : stored.head(Sha256.hex(bytes));
+        if (known.isPresent()) {
+            return new Loaded(file, bytes, known.get(), null);
+        }
+        PackReader.Document document = PackReader.check(file, bytes);
+        return new Loaded(
+                file,
+                bytes,
+                new StoredPacks.Head(
+                        document.hash(), document.kind(), document.id(), document.typeId(), document.operator()),
+                document);
     }
 
     private void pair(List<Loaded> loaded, List<InvalidPack> wrong) {
         for (Loaded procedures : loaded.stream()
-                .filter(pack -> pack.document().kind().equals("procedures"))
+                .filter(pack -> pack.head().kind().equals("procedures"))
                 .toList()) {
             loaded.stream()
-                    .filter(pack -> pack.document().kind().equals("type"))
-                    .filter(type ->
-                            type.document().id().equals(procedures.document().typeId()))
+                    .filter(pack -> pack.head().kind().equals("type"))
+                    .filter(type -> type.head().id().equals(procedures.head().typeId()))
                     .findFirst()
                     .ifPresentOrElse(
                             type -> pair(type, procedures, wrong),
@@ -103,20 +128,22 @@ public class Packs {
                                             "/type",
                                             0,
                                             "there is no type document for "
-                                                    + procedures.document().typeId())))));
+                                                    + procedures.head().typeId())))));
         }
     }
 
     private void pair(Loaded type, Loaded procedures, List<InvalidPack> wrong) {
         try {
-            // Shipped packs are examined when they are built; those of a folder come from outside.
-            Plan plan = fromOutside
-                    ? PackReader.examine(type.document(), procedures.document(), language)
-                    : PackReader.plan(type.document(), procedures.document(), List.of(), language);
-            plans.put(new PlanKey(type.document().hash(), procedures.document().hash(), List.of()), plan);
+            if (type.read() != null || procedures.read() != null) {
+                // Shipped packs are examined when they are built; those of a folder come from outside.
+                Plan plan = fromOutside
+                        ? PackReader.examine(type.document(), procedures.document(), language)
+                        : PackReader.plan(type.document(), procedures.document(), List.of(), language);
+                plans.put(new PlanKey(type.head().hash(), procedures.head().hash(), List.of()), plan);
+            }
             current.put(
-                    new Whose(procedures.document().operator(), type.document().id()),
-                    new Current(type.document().hash(), procedures.document().hash()));
+                    new Whose(procedures.head().operatorId(), type.head().id()),
+                    new Current(type.head().hash(), procedures.head().hash()));
         } catch (InvalidPack e) {
             wrong.add(e);
         }
@@ -148,18 +175,21 @@ public class Packs {
     }
 
     /**
-     * The conditions of the plans that are at hand are understood once the server answers, so that the first crew need
-     * not wait for it.
+     * The plans that nobody has asked for yet are read one after the other while the server has time, their conditions
+     * with them, so that the first crew need not wait for it.
      */
-    @EventListener(ApplicationReadyEvent.class)
-    void understandConditions() {
-        List<Plan> atHand = List.copyOf(plans.asMap().values());
-        Thread.ofPlatform()
-                .daemon()
-                .name("conditions")
-                .start(() -> atHand.forEach(plan -> plan.conditions()
-                        .values()
-                        .forEach(conditions -> conditions.forEach(condition -> condition.need(Known.NOTHING)))));
+    @Scheduled(initialDelay = READS_AHEAD_AFTER_MS, fixedDelay = READS_AHEAD_EVERY_MS)
+    void readAhead() {
+        Whose next = unread.poll();
+        if (next != null) {
+            Plan plan = planFor(next.operatorId(), next.typeId());
+            Thread.ofPlatform()
+                    .daemon()
+                    .name("conditions")
+                    .start(() -> plan.conditions()
+                            .values()
+                            .forEach(conditions -> conditions.forEach(condition -> condition.need(Known.NOTHING))));
+        }
     }
 
     /** Whether an operator has procedures for a type, so that a departure can be opened for it. */

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 import org.skelda.formats.procedure.PackReader;
 
 /** One pack document, addressed by the hash of its content; never changed, never removed. */
@@ -20,6 +21,10 @@ class StoredPack {
     private String kind;
     private String documentId;
     private String typeId;
+
+    /** Whose procedures they are; empty for a type, null where that was not kept yet. */
+    private @Nullable String operatorId;
+
     private Instant storedAt;
 
     @JdbcTypeCode(SqlTypes.CLOB)
@@ -32,6 +37,7 @@ class StoredPack {
         this.kind = document.kind();
         this.documentId = document.id();
         this.typeId = document.typeId();
+        this.operatorId = document.operator();
         this.storedAt = storedAt;
         this.content = new String(content, StandardCharsets.UTF_8);
     }

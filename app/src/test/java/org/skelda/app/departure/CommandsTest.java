@@ -296,10 +296,12 @@ class CommandsTest {
         List<String> log = Files.readAllLines(kept.resolve("working.log.jsonl"));
         JsonNode opening = JSON.readTree(log.getFirst()).path("payload");
         UUID departure = UUID.fromString(opening.path("departureId").asString());
-        database.sql("merge into pack values (?, 'TYPE', 'kept-type', 'HAVERN-2M', now(), ?)")
+        database.sql("merge into pack (hash, kind, document_id, type_id, stored_at, content) "
+                        + "values (?, 'TYPE', 'kept-type', 'HAVERN-2M', now(), ?)")
                 .params(opening.path("typeHash").asString(), Files.readString(kept.resolve("type.yaml")))
                 .update();
-        database.sql("merge into pack values (?, 'PROCEDURES', 'kept-procedures', 'HAVERN-2M', now(), ?)")
+        database.sql("merge into pack (hash, kind, document_id, type_id, stored_at, content) "
+                        + "values (?, 'PROCEDURES', 'kept-procedures', 'HAVERN-2M', now(), ?)")
                 .params(opening.path("procedureHash").asString(), Files.readString(kept.resolve("procedures.yaml")))
                 .update();
         database.sql("insert into departure values (?, 'vardholm', now())")

@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -69,6 +70,14 @@ class PacksOfAFolderTest {
                 .hasMessageContaining("havern-2m.yaml:" + line() + " /procedures/0/lines/1/when")
                 .hasMessageContaining("'moon' is nothing that a condition may name");
         verify(stored, never()).save(any());
+    }
+
+    @Test
+    void oneThatIsKeptAlreadyIsLookedAtAllTheSame() throws IOException {
+        write("moon > 3");
+        when(stored.head(any()))
+                .thenReturn(Optional.of(new StoredPacks.Head("h", "procedures", "p", "HAVERN-2M", "vardholm")));
+        assertThatThrownBy(this::read).isInstanceOf(Packs.InvalidPacks.class).hasMessageContaining("'moon'");
     }
 
     @Test
