@@ -1,20 +1,11 @@
 package org.skelda.bench.sim;
 
-import java.awt.Color;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
-import java.util.function.ToDoubleFunction;
-import org.knowm.xchart.BitmapEncoder;
-import org.knowm.xchart.XYChart;
-import org.knowm.xchart.XYChartBuilder;
-import org.knowm.xchart.XYSeries;
-import org.knowm.xchart.style.Styler;
-import org.knowm.xchart.style.lines.SeriesLines;
-import org.knowm.xchart.style.markers.SeriesMarkers;
 import org.skelda.core.start.AttemptReport;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartMonitor;
@@ -37,10 +28,6 @@ public final class SimulationPictures {
     /** The physics is the same for all: one type on air and one on current show what leans which way. */
     private static final List<String> EFFECTS_OF = List.of("HAVERN-2M", "LOMVI-T1");
 
-    private static final Color[] COLOURS = {
-        Color.BLACK, new Color(0x00, 0x5F, 0x63), new Color(0xA3, 0x1F, 0x1F), new Color(0x7A, 0x74, 0x68)
-    };
-
     private final Path folder;
 
     private SimulationPictures(Path folder) {
@@ -58,63 +45,50 @@ public final class SimulationPictures {
             }
             speed(profile);
         }
+        new HeatPictures(pictures.folder).draw();
+        new SharedSupplyPictures(pictures.folder).draw();
     }
 
-    private static String file(StartProfile profile, String what) {
+    static String file(StartProfile profile, String what) {
         return "simulation-" + profile.typeId().toLowerCase(Locale.ROOT) + "-" + what + ".png";
     }
 
     private void normal(StartProfile profile) throws IOException {
         List<Sample> samples = SimulatedStart.of(profile).samples(LASTS_s);
         boolean air = profile.drive().manner() == StartProfile.Manner.BLEED_AIR;
-        XYChart chart = chart(
+        StartChart chart = new StartChart(
                 "A normal start, " + profile.name() + " (made up)",
                 "seconds since starter on",
                 "in the units of the legend");
-        line(chart, profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
-        line(
-                chart,
+        chart.line(profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
+        chart.line(
                 profile.drive().engine().temperature() + ", 10 degC",
                 samples,
                 sample -> sample.temperature_c() / 10,
                 2);
-        line(
-                chart,
-                "fuel flow, " + (air ? "2 kg/h" : "kg/h"),
-                samples,
-                sample -> sample.flow_kgph() / (air ? 2 : 1),
-                3);
-        line(
-                chart,
+        chart.line("fuel flow, " + (air ? "2 kg/h" : "kg/h"), samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
+        chart.line(
                 air ? "duct pressure, 4 kPa" : "bus, V",
                 samples,
                 sample -> air ? sample.duct_kpa() / 4 : sample.bus_v(),
                 1);
-        save(chart, file(profile, "normal"));
+        chart.save(folder, file(profile, "normal"));
     }
 
     /** What else takes air, against nothing that does. */
     private void taken(StartProfile profile) throws IOException {
-        XYChart chart = chart(
+        StartChart chart = new StartChart(
                 "What packs and anti-ice leave a starter, " + profile.name() + " (made up)",
                 "seconds since starter on",
                 "duct pressure, kPa");
         SimulatedStart good = SimulatedStart.of(profile);
-        line(chart, "all its air", good.samples(LASTS_s), Sample::duct_kpa, 0);
-        line(chart, "packs on", good.packsLeftOn().samples(LASTS_s), Sample::duct_kpa, 1);
+        chart.line("all its air", good.samples(LASTS_s), Sample::duct_kpa, 0);
+        chart.line("packs on", good.packsLeftOn().samples(LASTS_s), Sample::duct_kpa, 1);
         List<Sample> iced = good.with(Failure.ANTI_ICE_LEFT_ON).samples(LASTS_s);
-        line(chart, "anti-ice on", iced, Sample::duct_kpa, 2);
+        chart.line("anti-ice on", iced, Sample::duct_kpa, 2);
         double least = profile.supply().crankingAt(0, 0);
-        add(chart, "least while cranking", new double[] {0, LASTS_s}, new double[] {least, least}, 3);
-        save(chart, file(profile, "taken"));
-    }
-
-    private static void line(
-            XYChart chart, String name, List<Sample> samples, ToDoubleFunction<Sample> value, int colour) {
-        double[] t = samples.stream()
-                .mapToDouble(sample -> sample.at_us() / 1e6 - SimulatedStart.LEAD_IN_s)
-                .toArray();
-        add(chart, name, t, samples.stream().mapToDouble(value).toArray(), colour);
+        chart.add("least while cranking", new double[] {0, LASTS_s}, new double[] {least, least}, 3);
+        chart.save(folder, file(profile, "taken"));
     }
 
     private void against(StartProfile profile) throws IOException {
@@ -204,11 +178,11 @@ public final class SimulationPictures {
     private void twoCurves(
             StartProfile profile, String what, String axis, List<Double> x, List<Double> peak, List<Double> idle)
             throws IOException {
-        XYChart chart = chart(
+        StartChart chart = new StartChart(
                 "Peak and time to idle against " + what + ", " + profile.name() + " (made up)", axis, "10 degC; s");
-        add(chart, "peak " + profile.drive().engine().temperature() + ", 10 degC", array(x), array(peak), 2);
-        add(chart, "time to idle, s since starter on", array(x), array(idle), 1);
-        save(chart, file(profile, what));
+        chart.add("peak " + profile.drive().engine().temperature() + ", 10 degC", array(x), array(peak), 2);
+        chart.add("time to idle, s since starter on", array(x), array(idle), 1);
+        chart.save(folder, file(profile, what));
     }
 
     private static double[] array(List<Double> values) {
@@ -220,34 +194,6 @@ public final class SimulationPictures {
                 new StartMonitor(start.profile(), start.surroundings().elevation_ft());
         start.samples(LASTS_s).forEach(monitor::accept);
         return monitor.attempts().getFirst();
-    }
-
-    private static XYChart chart(String title, String x, String y) {
-        XYChart chart = new XYChartBuilder()
-                .width(760)
-                .height(400)
-                .title(title)
-                .xAxisTitle(x)
-                .yAxisTitle(y)
-                .build();
-        chart.getStyler()
-                .setLegendPosition(Styler.LegendPosition.OutsideS)
-                .setLegendLayout(Styler.LegendLayout.Horizontal)
-                .setChartBackgroundColor(Color.WHITE);
-        chart.getStyler().setXAxisDecimalPattern("#0.#");
-        return chart;
-    }
-
-    private static void add(XYChart chart, String name, double[] x, double[] y, int colour) {
-        XYSeries series = chart.addSeries(name, x, y);
-        series.setMarker(SeriesMarkers.NONE)
-                .setLineStyle(SeriesLines.SOLID)
-                .setLineColor(COLOURS[colour])
-                .setLineWidth(1.8f);
-    }
-
-    private void save(XYChart chart, String name) throws IOException {
-        BitmapEncoder.saveBitmap(chart, folder.resolve(name).toString(), BitmapEncoder.BitmapFormat.PNG);
     }
 
     private static void speed(StartProfile profile) {
