@@ -52,12 +52,7 @@ final class HeatPictures {
                         : EngineControls.OFF.withStarter(since_s >= TURNED_FROM_s && since_s < TURNED_UNTIL_s));
         StartChart chart = new StartChart(
                 "Cut at idle, let run down, then turned, " + profile.name() + " (made up)", SINCE, "%; 10 degC");
-        chart.line(profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
-        chart.line(
-                profile.drive().engine().temperature() + ", 10 degC",
-                samples,
-                sample -> sample.temperature_c() / 10,
-                2);
+        chart.spoolAndTemperature(profile, samples);
         chart.save(folder, SimulationPictures.file(profile, "after-a-cut"));
     }
 
@@ -99,8 +94,7 @@ final class HeatPictures {
                 "The computer stops a hot start and turns it cool, " + profile.name() + " (made up)",
                 SINCE,
                 "%; 10 degC; 2 kg/h");
-        chart.line("N2, %", samples, Sample::spool_pct, 0);
-        chart.line("EGT, 10 degC", samples, sample -> sample.temperature_c() / 10, 2);
+        chart.spoolAndTemperature(profile, samples);
         chart.line("fuel flow, 2 kg/h", samples, sample -> sample.flow_kgph() / 2, 3);
         chart.save(folder, SimulationPictures.file(profile, "stopped"));
     }

@@ -60,12 +60,7 @@ public final class SimulationPictures {
                 "A normal start, " + profile.name() + " (made up)",
                 "seconds since starter on",
                 "in the units of the legend");
-        chart.line(profile.drive().engine().spool() + ", %", samples, Sample::spool_pct, 0);
-        chart.line(
-                profile.drive().engine().temperature() + ", 10 degC",
-                samples,
-                sample -> sample.temperature_c() / 10,
-                2);
+        chart.spoolAndTemperature(profile, samples);
         chart.line("fuel flow, " + (air ? "2 kg/h" : "kg/h"), samples, sample -> sample.flow_kgph() / (air ? 2 : 1), 3);
         chart.line(
                 air ? "duct pressure, 4 kPa" : "bus, V",

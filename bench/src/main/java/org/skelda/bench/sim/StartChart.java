@@ -13,6 +13,7 @@ import org.knowm.xchart.style.Styler;
 import org.knowm.xchart.style.lines.SeriesLines;
 import org.knowm.xchart.style.markers.SeriesMarkers;
 import org.skelda.core.start.Sample;
+import org.skelda.core.start.StartProfile;
 import org.skelda.sim.aircraft.SimulatedStart;
 
 /** One picture of docs/simulation.md: up to four lines, their names below. */
@@ -44,6 +45,13 @@ final class StartChart {
                 .mapToDouble(sample -> sample.at_us() / 1e6 - SimulatedStart.LEAD_IN_s)
                 .toArray();
         add(name, t, samples.stream().mapToDouble(value).toArray(), colour);
+    }
+
+    /** What every start is looked at by. */
+    void spoolAndTemperature(StartProfile profile, List<Sample> samples) {
+        StartProfile.Engine engine = profile.drive().engine();
+        line(engine.spool() + ", %", samples, Sample::spool_pct, 0);
+        line(engine.temperature() + ", 10 degC", samples, sample -> sample.temperature_c() / 10, 2);
     }
 
     /** @param colour 0 to 3 */
