@@ -7,8 +7,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /**
- * Starters that a hand switches off, both engines of one aircraft. At life's speed: the moment of the hand is short, and
- * a machine that stalls must not miss it.
+ * Starters that a hand switches off, both engines of one aircraft. At life's speed: the moment of the hand is short,
+ * and a machine that stalls must not miss it.
  */
 class StarterByHandTest extends StartJourney {
     private static final double FINGER_ON_THE_SWITCH_pct = 45;
