@@ -92,7 +92,8 @@ public class Packs {
             throw new InvalidPacks(wrong);
         }
         loaded.stream()
-                .filter(pack -> stored.head(pack.head().hash()).isEmpty())
+                .filter(pack ->
+                        pack.read() != null && stored.head(pack.head().hash()).isEmpty())
                 .forEach(pack -> stored.save(new StoredPack(pack.document(), now, pack.bytes())));
         unread.addAll(current.keySet());
     }

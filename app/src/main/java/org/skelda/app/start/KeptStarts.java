@@ -175,7 +175,7 @@ public class KeptStarts {
         }
     }
 
-    /** The trace of a start from before departures were kept here, as it is kept. */
+    /** The trace (CSV, UTF-8) of a start from before departures were kept here, as it is kept. @param samples of it */
     static byte[] trace(StartProfile profile, AttemptReport report, List<Sample> samples) {
         ByteArrayOutputStream trace = new ByteArrayOutputStream();
         try {

@@ -1,6 +1,7 @@
 package org.skelda.bench.sim;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.skelda.core.start.Sample;
 import org.skelda.core.start.StartProfile;
@@ -29,18 +30,9 @@ final class CrewOfAircraft {
         EngineControls move(EngineControls before, SimulatedEngine engine, double since_s);
     }
 
-    /** Starts an engine as the type has it: fuel at the preferred speed, a starter that goes out by hand at its own. */
+    /** Starts an engine as the type has it: fuel at the preferred speed. */
     EngineControls starts(EngineControls before, SimulatedEngine engine, double since_s) {
-        if (profile.drive().automatic()) {
-            return before.withFuel(since_s >= 0);
-        }
-        boolean early = profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER;
-        boolean starter = since_s >= 0
-                && !(profile.starter().byHand()
-                        && engine.spool_pct() >= profile.starter().cutOut_pct());
-        boolean fuel =
-                before.fuel() || starter && engine.spool_pct() >= profile.fuel().preferred_pct();
-        return before.withStarter(starter).withFuel(fuel).withIgnition(early ? since_s >= -1 : fuel);
+        return SimulatedStart.hands(profile, profile.fuel().preferred_pct(), before, engine, since_s);
     }
 
     /**
@@ -51,7 +43,7 @@ final class CrewOfAircraft {
     List<Sample> read(double lasts_s, Hands... hands) {
         List<Sample> samples = new ArrayList<>();
         EngineControls[] controls = new EngineControls[hands.length];
-        java.util.Arrays.fill(controls, EngineControls.OFF);
+        Arrays.fill(controls, EngineControls.OFF);
         long begin_us = aircraft.now_us();
         long steps = Math.round((SimulatedStart.LEAD_IN_s + lasts_s) * US_PER_S / SimulatedEngine.STEP_us);
         for (long step = 0; step <= steps; step++) {

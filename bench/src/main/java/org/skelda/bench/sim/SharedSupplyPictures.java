@@ -58,20 +58,22 @@ final class SharedSupplyPictures {
         StartChart chart = new StartChart(
                 "Engine 1 on engine 2's air, " + profile.name() + " (made up)", SINCE, "N2, %; duct, kPa / 4");
         for (int i = 0; i < 2; i++) {
-            boolean thrust = i == 1;
-            SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), 2, 1, 0);
-            aircraft.set(Controls.ready().withAir(false));
-            aircraft.runs(2);
-            CrewOfAircraft crew = new CrewOfAircraft(profile, aircraft);
-            List<Sample> samples = crew.read(
-                    LASTS_s,
-                    crew::starts,
-                    (_, _, _) -> EngineControls.OFF.withFuel(true).withSecondStage(thrust));
-            String how = thrust ? ", thrust raised" : ", at idle";
+            List<Sample> samples = whileTheOtherRuns(profile, Controls.ready().withAir(false), i == 1);
+            String how = i == 0 ? ", at idle" : ", thrust raised";
             chart.line("N2" + how, samples, Sample::spool_pct, 2 * i);
             chart.line("duct, 4 kPa" + how, samples, sample -> sample.duct_kpa() / 4, 2 * i + 1);
         }
         chart.save(folder, SimulationPictures.file(profile, "cross-bleed"));
+    }
+
+    /** Engine 1 is started. @param secondStage whether the running engine's thrust is raised, or its idle high */
+    private static List<Sample> whileTheOtherRuns(StartProfile profile, Controls shared, boolean secondStage) {
+        SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), 2, 1, 0);
+        aircraft.set(shared);
+        aircraft.runs(2);
+        CrewOfAircraft crew = new CrewOfAircraft(profile, aircraft);
+        EngineControls running = EngineControls.OFF.withFuel(true).withSecondStage(secondStage);
+        return crew.read(LASTS_s, crew::starts, (_, _, _) -> running);
     }
 
     private void groundPower(StartProfile profile) throws IOException {
@@ -108,16 +110,8 @@ final class SharedSupplyPictures {
         StartChart chart = new StartChart(
                 "Engine 1 while engine 2 runs, " + profile.name() + " (made up)", SINCE, "Ng, %; bus, V");
         for (int i = 0; i < 2; i++) {
-            boolean carries = i == 1;
-            SimulatedAircraft aircraft = new SimulatedAircraft(profile, Surroundings.standard(), 2, 1, 0);
-            aircraft.set(Controls.ready());
-            aircraft.runs(2);
-            CrewOfAircraft crew = new CrewOfAircraft(profile, aircraft);
-            List<Sample> samples = crew.read(
-                    LASTS_s,
-                    crew::starts,
-                    (_, _, _) -> EngineControls.OFF.withFuel(true).withSecondStage(carries));
-            String how = carries ? ", 2 at high idle" : ", 2 at low idle";
+            List<Sample> samples = whileTheOtherRuns(profile, Controls.ready(), i == 1);
+            String how = i == 0 ? ", 2 at low idle" : ", 2 at high idle";
             chart.line("Ng" + how, samples, Sample::spool_pct, 2 * i);
             chart.line("bus" + how, samples, Sample::bus_v, 2 * i + 1);
         }

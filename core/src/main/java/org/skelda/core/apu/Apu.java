@@ -139,6 +139,7 @@ public record Apu(ApuRule rule, Phase phase, Instant since, ApuRun run, ApuTries
      * With what only its readings tell.
      *
      * @param read the same APU as it was read, by somebody who may not know all that was told
+     * @return this one, with the lowest temperature since fuel of the other where both are in the same start
      */
     public Apu knowing(Apu read) {
         return with(run.knowing(read.run));

@@ -134,15 +134,28 @@ public record SimulatedStart(
     }
 
     private EngineControls moved(EngineControls controls, SimulatedEngine engine, double t, double lit_s) {
-        boolean burns = t < lit_s + cutAfterLight_s;
+        EngineControls starts = hands(profile, fuelAt_pct, controls, engine, t - LEAD_IN_s);
+        return t < lit_s + cutAfterLight_s ? starts : starts.withFuel(false).withIgnition(false);
+    }
+
+    /**
+     * How a crew moves the controls of one engine in a start.
+     *
+     * @param fuelAt_pct start spool at which it opens the fuel; a start computer opens it at its own
+     * @param before as they stand
+     * @param since_s since the starter, s; negative before it
+     * @return as they stand from now on; the fuel stays open once it is
+     */
+    public static EngineControls hands(
+            StartProfile profile, double fuelAt_pct, EngineControls before, SimulatedEngine engine, double since_s) {
         if (profile.drive().automatic()) {
-            return controls.withFuel(t >= LEAD_IN_s && burns);
+            return before.withFuel(since_s >= 0);
         }
         boolean early = profile.drive().ignition() == StartProfile.Ignition.SWITCH_BEFORE_STARTER;
-        boolean starter = t >= LEAD_IN_s
+        boolean starter = since_s >= 0
                 && !(profile.starter().byHand()
                         && engine.spool_pct() >= profile.starter().cutOut_pct());
-        boolean fuel = (controls.fuel() || starter && engine.spool_pct() >= fuelAt_pct) && burns;
-        return controls.withStarter(starter).withFuel(fuel).withIgnition(early ? t >= LEAD_IN_s - 1 && burns : fuel);
+        boolean fuel = before.fuel() || starter && engine.spool_pct() >= fuelAt_pct;
+        return before.withStarter(starter).withFuel(fuel).withIgnition(early ? since_s >= -1 : fuel);
     }
 }
