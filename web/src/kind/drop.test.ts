@@ -1,9 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { dropAllowed, dropRead } from './drop';
+import { bounds, dropAllowed, dropRead } from './drop';
 
 const magneto = { min: 1705, max: 1815, source: 'run-up', from: 1850 };
 const recovered = { min: 1825, max: 1875, source: 'recovered', from: 1850 };
 const propeller = { max: 1570, source: 'propeller', from: 1850 };
+
+describe('bounds', () => {
+  it('are said together, or the one there is', () => {
+    expect(bounds(1705, 1815, 0)).toBe('at least 1705 and at most 1815');
+    expect(bounds(23.8, null, 1)).toBe('at least 23.8');
+    expect(bounds(null, 145, 0)).toBe('at most 145');
+  });
+});
 
 describe('a limit of a drop', () => {
   it('is said as a drop', () => {

@@ -1,6 +1,6 @@
 import { advised } from '../electrics/batteryWords';
 import { MeasureEntry } from '../ui/MeasureEntry';
-import { dropAllowed } from './drop';
+import { bounds, dropAllowed } from './drop';
 import { gaugeShows } from '../electrics/gauge';
 import { useInstruments } from '../live/departureContext';
 import { useMonotonic } from '../live/useMonotonic';
@@ -29,9 +29,7 @@ function Limits({ line }: { line: WorkLine }) {
       {limits.map((limit) => (
         <li key={`${limit.source} ${limit.min} ${limit.max}`}>
           <b>
-            {limit.min !== undefined && `at least ${shown(limit.min, measure.decimals)} `}
-            {limit.max !== undefined && `at most ${shown(limit.max, measure.decimals)} `}
-            {shownUnit(measure.unit)}
+            {bounds(limit.min ?? null, limit.max ?? null, measure.decimals)} {shownUnit(measure.unit)}
           </b>
           {limit.cautionBelow !== undefined && `, caution below ${shown(limit.cautionBelow, measure.decimals)}`}
           {limit.cautionAbove !== undefined && `, caution above ${shown(limit.cautionAbove, measure.decimals)}`}
