@@ -1,5 +1,8 @@
 package org.skelda.app.need;
 
+import dev.cel.checker.CelStandardDeclarations;
+import dev.cel.checker.CelStandardDeclarations.StandardFunction;
+import dev.cel.checker.CelStandardDeclarations.StandardOverload;
 import dev.cel.common.CelAbstractSyntaxTree;
 import dev.cel.common.CelIssue;
 import dev.cel.common.CelMutableAst;
@@ -10,6 +13,8 @@ import dev.cel.common.ast.CelExpr;
 import dev.cel.common.ast.CelMutableExpr;
 import dev.cel.common.ast.CelReference;
 import dev.cel.common.navigation.CelNavigableMutableAst;
+import dev.cel.common.types.CelKind;
+import dev.cel.common.types.CelType;
 import dev.cel.common.types.SimpleType;
 import dev.cel.compiler.CelCompiler;
 import dev.cel.compiler.CelCompilerBuilder;
@@ -18,6 +23,7 @@ import dev.cel.parser.CelMacro;
 import dev.cel.runtime.CelEvaluationException;
 import dev.cel.runtime.CelRuntime;
 import dev.cel.runtime.CelRuntimeFactory;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,6 +50,24 @@ import org.springframework.stereotype.Component;
 public final class CelConditions implements Conditions {
     private static final int LONGEST = 400;
     private static final int DEEPEST = 24;
+    /** Kinds of values in conditions: those of names, lists of them, and whatever both sides have in common. */
+    private static final Set<CelKind> OF_NAMES =
+            EnumSet.of(CelKind.DOUBLE, CelKind.BOOL, CelKind.STRING, CelKind.LIST, CelKind.TYPE_PARAM, CelKind.DYN);
+    /** They turn a value into one of a kind that no name has. */
+    private static final Set<StandardFunction> WITHOUT = EnumSet.of(
+            StandardFunction.TYPE,
+            StandardFunction.INT,
+            StandardFunction.UINT,
+            StandardFunction.DOUBLE,
+            StandardFunction.STRING,
+            StandardFunction.BYTES,
+            StandardFunction.DYN,
+            StandardFunction.DURATION,
+            StandardFunction.TIMESTAMP,
+            StandardFunction.BOOL,
+            StandardFunction.SIZE,
+            StandardFunction.INDEX);
+
     private static final Pattern UNDECLARED = Pattern.compile("undeclared reference to '(.*)' \\(in");
     private static final Pattern NOT_YES_NO = Pattern.compile("expected type 'bool' but found '(.*)'");
     private static final Pattern NO_OVERLOAD =
@@ -65,6 +89,20 @@ public final class CelConditions implements Conditions {
                 .maxExpressionCodePointSize(LONGEST)
                 .maxParseRecursionDepth(DEEPEST)
                 .build();
+
+        /** With them every condition is checked: what no name here can be is left out, for it is all gone through. */
+        static final CelStandardDeclarations FUNCTIONS = CelStandardDeclarations.newBuilder()
+                .filterFunctions(Written::isForNames)
+                .build();
+
+        private static boolean isForNames(StandardFunction function, StandardOverload overload) {
+            return !WITHOUT.contains(function)
+                    && overload.celOverloadDecl().parameterTypes().stream().allMatch(Written::isOfNames);
+        }
+
+        private static boolean isOfNames(CelType type) {
+            return OF_NAMES.contains(type.kind());
+        }
     }
 
     /** Understood when it is asked for the first time: until then a server that starts need not know the language. */
@@ -94,6 +132,8 @@ public final class CelConditions implements Conditions {
     private static CelCompiler compiler(Map<String, Kind> declared) {
         CelCompilerBuilder builder = CelCompilerFactory.standardCelCompilerBuilder()
                 .setOptions(Written.OPTIONS)
+                .setStandardEnvironmentEnabled(false)
+                .setStandardDeclarations(Written.FUNCTIONS)
                 .addMacros(
                         name("reading"),
                         name("choice"),
