@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -17,7 +18,6 @@ import tools.jackson.databind.JsonNode;
 @Tag("alone")
 class KilledUnderLoadTest {
     private static final int KILLS = Integer.getInteger("skelda.kills", 10);
-    private static final String[] FLIGHTS = {"214", "312"};
     private static final long LOAD_MS = 700;
 
     /** A command and the numbers of the events that were acknowledged for it. */
@@ -30,21 +30,26 @@ class KilledUnderLoadTest {
             // Sessions outlive the server too: nobody signs in again.
             ApiClient left = ApiClient.signIn(server, "halden");
             ApiClient right = ApiClient.signIn(server, "stenvik");
+            List<String> departures =
+                    Stream.of("214", "312").map(left::departure).toList();
             for (int kill = 0; kill < KILLS; kill++) {
-                loadAndKill(server, left, right, acknowledged);
+                loadAndKill(server, left, right, departures, acknowledged);
                 server.start();
-                compare(left, acknowledged);
+                compare(left, departures, acknowledged);
             }
         }
         assertThat(acknowledged).as("answers that were compared").hasSizeGreaterThan(KILLS * 20);
     }
 
     private static void loadAndKill(
-            TestServer server, ApiClient left, ApiClient right, List<Acknowledged> acknowledged) {
+            TestServer server,
+            ApiClient left,
+            ApiClient right,
+            List<String> departures,
+            List<Acknowledged> acknowledged) {
         AtomicBoolean go = new AtomicBoolean(true);
         List<Thread> load = new ArrayList<>();
-        for (String flight : FLIGHTS) {
-            String id = left.departure(flight);
+        for (String id : departures) {
             sit(left, id, "\"seat\":\"LEFT\",\"role\":\"FLYING\"", acknowledged);
             sit(right, id, "\"seat\":\"RIGHT\",\"role\":\"MONITORING\"", acknowledged);
             load.add(Thread.ofVirtual().start(() -> tickAndTakeBack(left, id, "safety-power/radar", go, acknowledged)));
@@ -91,11 +96,10 @@ class KilledUnderLoadTest {
         }
     }
 
-    private static void compare(ApiClient reader, List<Acknowledged> acknowledged) {
-        for (String flight : FLIGHTS) {
-            String id = reader.departure(flight);
+    private static void compare(ApiClient reader, List<String> departures, List<Acknowledged> acknowledged) {
+        for (String id : departures) {
             List<JsonNode> events = reader.events(id);
-            assertThat(events).as("the log of " + flight).isNotEmpty();
+            assertThat(events).as("the log of " + id).isNotEmpty();
             for (int i = 0; i < events.size(); i++) {
                 assertThat(events.get(i).path("seq").longValue())
                         .as("the log has no gap")
