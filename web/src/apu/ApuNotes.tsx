@@ -16,6 +16,7 @@ export function ApuNotes({ apu, sheet }: { apu: ApuView; sheet: ApuSheet | null 
     ...apu.peaks.map(
       (peak) =>
         `Highest ${peak.starting ? 'in its start' : 'while it ran'}: ${Math.round(peak.peak_C)} °C` +
+        (peak.seenFrom ? ` (seen from ${utc(peak.seenFrom, true)} on only)` : '') +
         (sheet ? `, ${margin(sheet, peak.starting, peak.peak_C)} (${sheet.source}).` : '.'),
     ),
   ].filter((note) => note !== null);

@@ -13,7 +13,7 @@ import type { Dialog } from '../ui/DeskDialog';
 import { answerKey, type Answering } from './useAnswering';
 import { kinds } from '../kind/kinds';
 import { useMonotonic } from '../live/useMonotonic';
-import { canBeRepeated, isSettled, mustWait } from './work';
+import { canBeLate, canBeRepeated, isSettled, mustWait } from './work';
 import { Because } from './Because';
 import { FactEntry } from './FactEntry';
 import type { FactOfLine } from './useFactOfLine';
@@ -151,7 +151,7 @@ function Controls({
           Do it once more
         </Button>
       )}
-      {!complete && !mustWait(line) && canBeLate(line) && (
+      {canBeLate(line) && !answering.othersPart && (
         <Button onClick={() => open('late')} rightSection={<Key name="L" />}>
           Done earlier
         </Button>
@@ -195,11 +195,6 @@ function MainButton({ line, answering, sending }: { line: WorkLine; answering: A
       )}
     </Button>
   );
-}
-
-/** Whether one answer tells what was done, so that it can be told later. */
-export function canBeLate(line: WorkLine): boolean {
-  return !['DECISION', 'COMMUNICATION', 'CONTROL_CHECK', 'WALK', 'INDICATIONS'].includes(line.text.kind);
 }
 
 /** The seconds that a control must still be held. */

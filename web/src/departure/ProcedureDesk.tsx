@@ -24,7 +24,7 @@ import { useUnitsOfLine } from '../alignment/useUnitsOfLine';
 import { useFactOfLine } from './useFactOfLine';
 import { useRoomAhead } from './useRoomAhead';
 import { useShortWait } from './useShortWait';
-import { canBeRepeated, isSettled, mustWait, placeOfNext, procedureToGoOnWith } from './work';
+import { canBeLate, canBeRepeated, isSettled, mustWait, placeOfNext, procedureToGoOnWith } from './work';
 
 const BEHIND = 2;
 /** Its lanes are the heaviest part of the page: it comes when the desk stands, before it is needed. */
@@ -168,7 +168,7 @@ export function ProcedureDesk({
         setDialog('hold');
         return true;
       }
-      if (key === 'L' && line && !isSettled(line)) {
+      if (key === 'L' && line && canBeLate(line) && !answering.othersPart) {
         setDialog('late');
         return true;
       }

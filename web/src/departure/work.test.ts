@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Work, WorkLine } from '../live/departureContext';
-import { found, othersPart, placeOfNext, procedureToGoOnWith, scan } from './work';
+import { canBeLate, found, othersPart, placeOfNext, procedureToGoOnWith, scan } from './work';
 
 function line(ref: string, state = 'OPEN', zone?: string): WorkLine {
   return {
@@ -52,6 +52,18 @@ describe('whose hand it is', () => {
     expect(othersPart(marked({ by: 'MONITORING' }), hands('FLYING'), false)).toBe('The pilot monitoring does it.');
     expect(othersPart(marked({ by: 'MONITORING' }), hands('MONITORING'), false)).toBeNull();
     expect(othersPart(marked({ by: 'MONITORING' }, 'RESPONDED'), hands('FLYING'), false)).toBeNull();
+  });
+});
+
+describe('what can be told late', () => {
+  it('is what one answer tells, while it is open and nothing holds it back', () => {
+    const kept = line('power/battery');
+    expect(canBeLate(kept)).toBe(true);
+    expect(canBeLate(line('power/battery', 'DONE'))).toBe(false);
+    expect(canBeLate({ ...kept, text: { ...kept.text, kind: 'DECISION' } })).toBe(false);
+    expect(
+      canBeLate({ ...kept, view: { ...kept.view, gate: { open: false, waits: [] } } } as unknown as WorkLine),
+    ).toBe(false);
   });
 });
 

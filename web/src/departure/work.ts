@@ -30,6 +30,15 @@ export function mustWait(line: WorkLine): boolean {
   return line.view.gate !== undefined && line.text.kind !== 'MEMORY';
 }
 
+/** Whether one answer tells what was done, so that it can be told later, and nothing holds it back. */
+export function canBeLate(line: WorkLine): boolean {
+  return (
+    !isSettled(line) &&
+    !mustWait(line) &&
+    !['DECISION', 'COMMUNICATION', 'CONTROL_CHECK', 'WALK', 'INDICATIONS'].includes(line.text.kind)
+  );
+}
+
 /**
  * Whose hand a line is, where it is not that of who is at this page; null where it may be. The server judges it too.
  * `moves`: whether the aircraft does.

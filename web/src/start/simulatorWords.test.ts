@@ -79,6 +79,15 @@ describe('the controls of the simulated aircraft', () => {
     const shut = controlsFor(JET, 1, { 'cross-bleed': 'off' }, {}).find((one) => one.name === 'cross-bleed');
     expect(shut).toMatchObject({ on: false, to: 'on' });
   });
+
+  it('say that packs which were left on are on until they are switched off', () => {
+    const left = { 'what-goes-wrong': 'packs-left-on' };
+    const packs = (positions: Record<string, string>) =>
+      controlsFor(JET, 1, positions, {}).find((control) => control.name === 'packs');
+    expect(packs({})).toMatchObject({ on: false });
+    expect(packs(left)).toMatchObject({ on: true, to: 'off' });
+    expect(packs({ ...left, packs: 'off' })).toMatchObject({ on: false, to: 'on' });
+  });
 });
 
 describe('what goes wrong', () => {

@@ -156,6 +156,9 @@ export function controlsFor(
       sheet.electric ? 'Heavy loads' : 'Packs',
       'They take their share of the start.',
       'All is left for the start.',
+      positions.packs === undefined
+        ? (positions['what-goes-wrong'] ?? '').includes('packs-left-on')
+        : positions.packs === 'on',
     ),
     ...held,
     ...ignition,

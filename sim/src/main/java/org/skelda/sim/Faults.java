@@ -18,6 +18,11 @@ public final class Faults {
         }
     }
 
+    /** One of them is over. */
+    public void isOver(Failure what) {
+        severity[what.ordinal()] = 0;
+    }
+
     /** The starter has just gone on. */
     public void starterOn() {
         sinceStarter_s = 0;

@@ -75,7 +75,7 @@ public final class ApuDeciding {
             throw new OutOfRange(
                     "A peak temperature", ask.peak_C(), COLDEST_C, HOTTEST_C, "°C", "Type what the gauge showed.");
         }
-        return grounds.accept(new ApuFact.ApuPeak(ask.starting(), ask.peak_C(), grounds.doneAt()));
+        return grounds.accept(new ApuFact.ApuPeak(ask.starting(), ask.peak_C(), grounds.doneAt(), null));
     }
 
     private static Decision<ApuFact> nothing(String what) {

@@ -26,8 +26,18 @@ public sealed interface ApuFact extends Fact {
      */
     record ApuTooHot(boolean starting, double limit_C, Duration allowed, Instant at) implements ApuFact {}
 
-    /** The highest temperature of a start, or of a run: read by the feed, or typed. @param peak_C degC */
-    record ApuPeak(boolean starting, double peak_C, Instant at) implements ApuFact {}
+    /**
+     * The highest temperature of a start, or of a run: read by the feed, or typed.
+     *
+     * @param peak_C degC
+     * @param at when the start or the run was over, or when it was typed
+     * @param seenFrom from when on it was read, where that was not the whole start or run; null where it was, or typed
+     */
+    record ApuPeak(
+            boolean starting,
+            double peak_C,
+            Instant at,
+            @Nullable Instant seenFrom) implements ApuFact {}
 
     @Override
     default String subject() {

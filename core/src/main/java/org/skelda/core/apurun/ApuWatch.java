@@ -36,6 +36,7 @@ public final class ApuWatch {
     private boolean masterWaits;
     private Switch battery = Switch.UNTOLD;
     private double peak_c = Double.NaN;
+    private @Nullable Instant seenFrom;
 
     /** A limit, and when it counts. */
     private record Watched(boolean starting, DwellWatch watch) {}
@@ -97,15 +98,16 @@ public final class ApuWatch {
             return List.of();
         }
         apu = apu.at(at);
-        follow();
-        contradictions(sample, at);
+        boolean middle = watched == null && at.isAfter(apu.since());
+        follow(middle ? at : null);
+        middle = contradictions(sample, at);
         switches(sample, at);
         read(sample, at);
         if (masterWaits && apu.phase() == Phase.STOPPED) {
             masterWaits = false;
             can(new ApuEvent.MasterOn(at), battery != Switch.OFF);
         }
-        follow();
+        follow(middle ? at : null);
         if (!Double.isNaN(sample.temperature_c())) {
             temperature.read(sample.at_us(), sample.temperature_c());
             if (apu.turns()) {
@@ -117,16 +119,24 @@ public final class ApuWatch {
         return told;
     }
 
-    /** The limits of its start count while it starts, that of its run from being available on. */
-    private void follow() {
+    /**
+     * The limits of its start count while it starts, that of its run from being available on.
+     *
+     * @param middle now, where it was met in the middle of what it does; null where that is seen from its beginning
+     */
+    private void follow(@Nullable Instant middle) {
         if (apu.phase() == watched) {
             return;
         }
         if (watched == Phase.STARTING || watched == Phase.AVAILABLE && !apu.turns() || watched == Phase.COOLING) {
             if (!Double.isNaN(peak_c)) {
-                found.add(new ApuFact.ApuPeak(watched == Phase.STARTING, peak_c, apu.since()));
+                found.add(new ApuFact.ApuPeak(watched == Phase.STARTING, peak_c, apu.since(), seenFrom));
             }
             peak_c = Double.NaN;
+            seenFrom = null;
+        }
+        if (middle != null && apu.turns()) {
+            seenFrom = middle;
         }
         long since_us = micros(apu.since());
         boolean starts = apu.phase() == Phase.STARTING;
@@ -143,15 +153,19 @@ public final class ApuWatch {
         watched = apu.phase();
     }
 
-    /** What cannot be explained by what was told before is taken as it is found. */
-    private void contradictions(ApuSample sample, Instant at) {
+    /**
+     * What cannot be explained by what was told before is taken as it is found.
+     *
+     * @return whether it was found in the middle of something
+     */
+    private boolean contradictions(ApuSample sample, Instant at) {
         double speed_pct = sample.speed_pct();
         if (sample.stopped() != null && apu.turns()) {
             happened(new ApuEvent.StoppedItself(at, sample.stopped()));
-            return;
+            return false;
         }
         if (Double.isNaN(speed_pct)) {
-            return;
+            return false;
         }
         boolean on = sample.master() == Switch.ON;
         boolean ran = apu.phase() == Phase.AVAILABLE || apu.phase() == Phase.COOLING;
@@ -168,7 +182,10 @@ public final class ApuWatch {
                 && speed_pct >= profile.rule().fuelAt_pct()
                 && sample.start() != Switch.OFF) {
             happened(found(at, Phase.STARTING, sample));
+        } else {
+            return false;
         }
+        return true;
     }
 
     private boolean isAtRest() {

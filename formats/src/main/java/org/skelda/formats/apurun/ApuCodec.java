@@ -2,6 +2,7 @@ package org.skelda.formats.apurun;
 
 import static org.skelda.formats.log.Fields.duration;
 import static org.skelda.formats.log.Fields.instant;
+import static org.skelda.formats.log.Fields.maybeInstant;
 import static org.skelda.formats.log.Fields.maybeText;
 import static org.skelda.formats.log.Fields.number;
 import static org.skelda.formats.log.Fields.put;
@@ -38,10 +39,15 @@ public final class ApuCodec implements FactCodec<ApuFact> {
                         .put("limit_c", hot.limit_C())
                         .put("allowed_s", seconds(hot.allowed()))
                         .put("at", hot.at().toString());
-            case ApuFact.ApuPeak peak ->
+            case ApuFact.ApuPeak peak -> {
                 payload.put("starting", peak.starting())
                         .put("peak_c", peak.peak_C())
                         .put("at", peak.at().toString());
+                put(
+                        payload,
+                        "seenFrom",
+                        peak.seenFrom() == null ? null : peak.seenFrom().toString());
+            }
         }
     }
 
@@ -85,7 +91,11 @@ public final class ApuCodec implements FactCodec<ApuFact> {
                         duration(payload, "allowed_s"),
                         instant(payload, "at"));
             case "ApuPeak" ->
-                new ApuFact.ApuPeak(yes(payload, "starting"), number(payload, "peak_c"), instant(payload, "at"));
+                new ApuFact.ApuPeak(
+                        yes(payload, "starting"),
+                        number(payload, "peak_c"),
+                        instant(payload, "at"),
+                        maybeInstant(payload, "seenFrom"));
             default -> throw new InvalidEvent("'" + type + "' is nothing that happens to an APU");
         };
     }

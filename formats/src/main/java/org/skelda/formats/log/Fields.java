@@ -60,6 +60,10 @@ public final class Fields {
         return Instant.parse(text(node, key));
     }
 
+    public static @Nullable Instant maybeInstant(JsonNode node, String key) {
+        return node.has(key) ? instant(node, key) : null;
+    }
+
     /** A time in seconds, to the nanosecond. */
     public static Duration duration(JsonNode node, String key) {
         return Duration.ofNanos(Math.round(number(node, key) * NANOS_PER_SECOND));

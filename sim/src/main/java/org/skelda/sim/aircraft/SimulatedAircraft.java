@@ -94,7 +94,12 @@ public final class SimulatedAircraft {
         switch (move.control()) {
             case AIR -> shared = shared.withAir(move.on());
             case CROSS_BLEED -> shared = shared.withValves(move.on());
-            case PACKS -> shared = shared.withPacks(move.on());
+            case PACKS -> {
+                shared = shared.withPacks(move.on());
+                if (!move.on()) {
+                    switchedOff(Failure.PACKS_LEFT_ON);
+                }
+            }
             case GROUND_POWER -> shared = shared.withGroundPower(move.on());
             case BATTERY -> shared = shared.withBattery(move.on());
             case HELD -> shared = shared.withHeld(move.on());
@@ -105,6 +110,12 @@ public final class SimulatedAircraft {
                 }
             }
         }
+    }
+
+    /** What was left on is off once a hand switches it off. */
+    private void switchedOff(Failure left) {
+        wrong = wrong.stream().filter(fault -> fault.what() != left).toList();
+        engines.forEach(one -> one.engine.isOver(left));
     }
 
     private static void moveEngine(Engine one, ControlMove move) {

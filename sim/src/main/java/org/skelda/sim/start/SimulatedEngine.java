@@ -87,6 +87,11 @@ public final class SimulatedEngine {
         frozen_c = Double.NaN;
     }
 
+    /** Something that was wrong is no longer. */
+    public void isOver(Failure what) {
+        faults.isOver(what);
+    }
+
     /** Seconds since its starter last went on. */
     public double sinceStarter_s() {
         return faults.sinceStarter_s();

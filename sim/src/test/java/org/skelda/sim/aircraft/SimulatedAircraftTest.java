@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -159,6 +161,25 @@ class SimulatedAircraftTest {
         assertThat(staticDuct(List.of(new Fault(Failure.ANTI_ICE_LEFT_ON, 1, 10))))
                 .as("ten seconds after the starter only")
                 .isCloseTo(clean_kpa, within(3.0));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.5, before the starter", "12, while it turns"})
+    void packsThatWereLeftOnAreOffOnceAHandSwitchesThemOff(double off_s, String when) {
+        Move air = new Move(0, "air", "on");
+        Move left = new Move(0, "what-goes-wrong", "packs-left-on");
+        Move starter = new Move(4, "engine-2/starter", "on");
+        Move off = new Move(off_s, "packs", "off");
+        List<Move> found = Stream.of(air, left, starter, off)
+                .sorted(Comparator.comparingDouble(Move::at_s))
+                .toList();
+        double clean_kpa = duct(List.of(air, starter));
+        assertThat(duct(List.of(air, left, starter))).isLessThan(clean_kpa - 10);
+        assertThat(duct(found)).as(when).isCloseTo(clean_kpa, within(1.0));
+    }
+
+    private static double duct(List<Move> moves) {
+        return flown(JET, 2, 2, moves, 20, 0.1).getLast().duct_kpa();
     }
 
     private static double staticDuct(List<Fault> wrong) {

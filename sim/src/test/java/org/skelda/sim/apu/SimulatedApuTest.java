@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -55,7 +56,32 @@ class SimulatedApuTest {
                     .satisfies(peak -> assertThat(peak.peak_C())
                             .isBetween(
                                     profile.runningMax_C(),
-                                    profile.startLimits().getFirst().value()));
+                                    profile.startLimits().getFirst().value()))
+                    .satisfies(peak -> assertThat(peak.seenFrom()).isNull());
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"havern-2m", "havern-2a", "havern-4", "teista-b2"})
+    void aPeakSaysFromWhenOnItWasSeen(String type) {
+        ApuProfile profile = Fleet.apu(type);
+        for (UnaryOperator<Watching> comes :
+                List.<UnaryOperator<Watching>>of(Watching::watchedFromHereOn, Watching::watchedAnew)) {
+            Watching begun = started(profile, 5);
+            begun.untilPhase(Phase.STARTING);
+            begun.pass(Duration.ofSeconds(8));
+            Watching late = comes.apply(begun);
+            Instant first = late.now().plusMillis(100);
+            late.pass(Duration.ofSeconds(60));
+            assertThat(late.truth().phase()).isEqualTo(Phase.AVAILABLE);
+            late.move("apu/master", "off");
+            late.pass(profile.rule().coolDown().plusSeconds(120));
+            List<ApuFact.ApuPeak> peaks = late.facts(ApuFact.ApuPeak.class);
+            assertThat(peaks).hasSize(2);
+            assertThat(peaks.getFirst().starting()).isTrue();
+            assertThat(peaks.getFirst().seenFrom()).isEqualTo(first);
+            assertThat(peaks.getLast().starting()).isFalse();
+            assertThat(peaks.getLast().seenFrom()).as("its run was seen whole").isNull();
         }
     }
 

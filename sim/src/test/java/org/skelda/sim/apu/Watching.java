@@ -51,6 +51,11 @@ final class Watching {
         return new Watching(profile, truth, now_us);
     }
 
+    /** The same APU, by somebody who knows all that was told of it: as a server does that was started again. */
+    Watching watchedFromHereOn() {
+        return new Watching(profile, truth, now_us, history);
+    }
+
     /** Another APU that stands as this one does by what was told, watched by somebody who knows that. */
     Watching goneOn() {
         return new Watching(profile, SimulatedApu.as(profile, 7, now_us, history.before(now())), now_us, history);
