@@ -78,6 +78,7 @@ class CelConditionsTest {
                 "3 == oat_c; true",
                 "oat_c >= -40.5 && oat_c <= 5; true",
                 "oat_c in [1, 2, 3]; true",
+                "oat_c * 2 - 1 == 5; true",
                 "reading('power/volts') < 24; false",
                 "modification('dual-loop') ? oat_c > 0 : oat_c > 10; true",
                 "!(oat_c > 0); false",
@@ -154,6 +155,8 @@ class CelConditionsTest {
         assertThatThrownBy(() -> when("oat_c").names()).hasMessageContaining("a number, not yes or no");
         assertThatThrownBy(() -> when("oat_c < 'cold'").names()).hasMessageContaining("'<' does not go with");
         assertThatThrownBy(() -> when("icing == 3").names()).hasMessageContaining("'==' does not go with");
+        assertThatThrownBy(() -> when("size('cold') == 4").names())
+                .hasMessageContaining("'size' is nothing that a condition may name");
         assertThatThrownBy(() -> when("oat_c < 5 && (").names()).hasMessageContaining("not readable at character 15");
     }
 
