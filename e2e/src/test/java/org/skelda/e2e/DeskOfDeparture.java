@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 class DeskOfDeparture {
     static final int LONGER_THAN_ONE_PRESS_MS = 450;
     private static final int MANY_STEPS = 500;
+    private static final long PATIENCE_NS = 30_000_000_000L;
     private static final Map<String, String> READINGS = Map.ofEntries(
             Map.entry("Outside air temperature", "9"),
             Map.entry("Tailwind", "3"),
@@ -377,7 +378,7 @@ class DeskOfDeparture {
     }
 
     void waitUntilChanged(String before) {
-        long deadline = System.nanoTime() + 10_000_000_000L;
+        long deadline = System.nanoTime() + PATIENCE_NS;
         while (cardText().equals(before)) {
             if (System.nanoTime() > deadline) {
                 throw new AssertionError(who.name() + ": the desk still shows: " + before);

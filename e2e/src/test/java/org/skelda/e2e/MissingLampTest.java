@@ -28,7 +28,7 @@ class MissingLampTest extends SharedServer {
         desk.waitForCard("feed: dark");
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("2");
-        desk.waitForCard("not lit");
+        desk.waitForCard("Lit after all");
         TestServer.pause(DeskOfDeparture.LONGER_THAN_ONE_PRESS_MS);
         desk.press("2");
         desk.page().waitForCondition(() -> !desk.cardText().contains("not lit,"));
