@@ -7,11 +7,11 @@ import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Gives every server under test a folder of its own below target/, with the demonstration's day: that is simulated and
@@ -25,7 +25,7 @@ class FreshDataFolder implements ApplicationContextInitializer<ConfigurableAppli
         try {
             Path seed = seeded();
             Path folder = Files.createTempDirectory(BELOW, "server-");
-            copy(seed, folder);
+            FileSystemUtils.copyRecursively(seed, folder);
             TestPropertyValues.of("skelda.data=" + folder).applyTo(context);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -56,15 +56,5 @@ class FreshDataFolder implements ApplicationContextInitializer<ConfigurableAppli
             }
         }
         return seed;
-    }
-
-    private static void copy(Path from, Path to) throws IOException {
-        try (Stream<Path> all = Files.walk(from)) {
-            for (Path path : (Iterable<Path>) all.filter(Files::isRegularFile)::iterator) {
-                Path target = to.resolve(from.relativize(path).toString());
-                Files.createDirectories(target.getParent());
-                Files.copy(path, target);
-            }
-        }
     }
 }

@@ -98,16 +98,16 @@ public final class ApuWatch {
             return List.of();
         }
         apu = apu.at(at);
-        boolean middle = watched == null && at.isAfter(apu.since());
-        follow(middle ? at : null);
-        middle = contradictions(sample, at);
+        boolean begunBefore = watched == null && at.isAfter(apu.since());
+        follow(begunBefore ? at : null);
+        boolean unexplained = contradictions(sample, at);
         switches(sample, at);
         read(sample, at);
         if (masterWaits && apu.phase() == Phase.STOPPED) {
             masterWaits = false;
             can(new ApuEvent.MasterOn(at), battery != Switch.OFF);
         }
-        follow(middle ? at : null);
+        follow(unexplained ? at : null);
         if (!Double.isNaN(sample.temperature_c())) {
             temperature.read(sample.at_us(), sample.temperature_c());
             if (apu.turns()) {
