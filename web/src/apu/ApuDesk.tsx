@@ -2,13 +2,12 @@ import type { SampleRow } from '../api/client';
 import { useDeparture } from '../live/departureContext';
 import { Attach } from '../simulator/Attach';
 import { Announcer } from '../ui/Announcer';
-import { utc } from '../ui/time';
 import { LadderList } from '../start/LadderList';
 import { ApuLanes } from './ApuLanes';
 import { ApuNotes } from './ApuNotes';
 import { ApuSays } from './ApuSays';
 import { ApuTelling } from './ApuTelling';
-import { NEXT, type ApuSheet, type ApuView } from './apuWords';
+import { apuLadder, NEXT, type ApuSheet } from './apuWords';
 import { Ceilings } from './Ceilings';
 import { SimulatedApu } from './SimulatedApu';
 import { useApuPage } from './useApuPage';
@@ -33,7 +32,7 @@ export function ApuDesk() {
       <ApuSays apu={apu} silent={silent} />
       <div className={styles.columns}>
         <div>
-          <LadderList rungs={ladder(apu)} silent={silent} />
+          <LadderList rungs={apuLadder(apu)} silent={silent} />
           {mine && !closed && !apu.read && <ApuTelling apu={apu} sheet={sheet} />}
           {mine && !closed && !state.view.feed && state.sheet && <Attach />}
           {mine && !closed && simulated && sheet && <SimulatedApu sheet={sheet} />}
@@ -57,18 +56,6 @@ export function ApuDesk() {
       <Announcer text={silent ? "APU: no data. Use the aircraft's gauges." : apu.alarm ? apu.says : ''} />
     </article>
   );
-}
-
-/** Its rungs as any ladder shows them. */
-function ladder(apu: ApuView) {
-  const first = !['POWERED', 'STARTING', 'AVAILABLE'].includes(apu.phase)
-    ? -1
-    : apu.rungs.findIndex((rung) => !rung.at);
-  return apu.rungs.map((rung, index) => ({
-    words: rung.label,
-    detail: rung.at ? utc(rung.at, true) : '',
-    state: rung.at ? ('DONE' as const) : index === first ? ('NOW' as const) : ('NEXT' as const),
-  }));
 }
 
 /** The limits in words, where nothing reads the temperature. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { apuControls, apuFailures, apuLanes, margin, type ApuSheet } from './apuWords';
+import { apuControls, apuFailures, apuLadder, apuLanes, margin, type ApuSheet } from './apuWords';
 
 const SHEET: ApuSheet = {
   tail: 'QX-LOM',
@@ -34,6 +34,17 @@ describe('what is told of an APU', () => {
     const lines = (starting: boolean) => apuLanes(SHEET, starting)[1]?.lines.map((line) => line.words);
     expect(lines(true)).toEqual(['870 for 10 s', '930 never above']);
     expect(lines(false)).toEqual(['690 running']);
+  });
+
+  it('marks as next what comes after the last that was told, and says what was passed over', () => {
+    const told = (at: (string | undefined)[], phase: 'STARTING' | 'STOPPED' = 'STARTING') => {
+      const rungs = ['Door open', 'Light-up', 'Available'].map((label, i) => ({ label, at: at[i] }));
+      return apuLadder({ phase, read: false, rungs }).map((rung) => rung.state);
+    };
+    expect(told([])).toEqual(['NOW', 'NEXT', 'NEXT']);
+    expect(told([undefined, '2026-11-29T08:00:00Z'])).toEqual(['PASSED', 'DONE', 'NOW']);
+    expect(told(['2026-11-29T08:00:00Z', undefined, '2026-11-29T08:00:40Z'])).toEqual(['DONE', 'PASSED', 'DONE']);
+    expect(told(['2026-11-29T08:00:00Z'], 'STOPPED')).toEqual(['DONE', 'NEXT', 'NEXT']);
   });
 
   it('moves each switch of the simulated one to where it is not', () => {

@@ -1,4 +1,6 @@
 import type { Schemas, StartSheet } from '../api/client';
+import type { Rung } from '../start/LadderList';
+import { utc } from '../ui/time';
 
 export type ApuView = Schemas['ApuView'];
 export type ApuSheet = Schemas['ApuSheet'];
@@ -12,6 +14,19 @@ export const NEXT: Record<Schemas['StopText']['next'], string> = {
   COOL: 'let its oil cool, then another start',
   MAINTENANCE: 'maintenance before another start',
 };
+
+const IS_ON: ReadonlySet<ApuView['phase']> = new Set(['POWERED', 'STARTING', 'AVAILABLE'] as const);
+
+/** Its rungs as any ladder shows them. What comes next is after the last of which it is known when it was reached. */
+export function apuLadder(apu: Pick<ApuView, 'phase' | 'rungs' | 'read'>): Rung[] {
+  const reached = apu.rungs.findLastIndex((rung) => rung.at);
+  const next = IS_ON.has(apu.phase) ? reached + 1 : -1;
+  return apu.rungs.map((rung, index) => {
+    if (rung.at) return { words: rung.label, detail: utc(rung.at, true), state: 'DONE' };
+    if (index < reached) return { words: rung.label, detail: apu.read ? 'not seen' : 'not told', state: 'PASSED' };
+    return { words: rung.label, detail: '', state: index === next ? 'NOW' : 'NEXT' };
+  });
+}
 
 /** A control of the simulated APU, and where it would go. */
 export interface ApuControl {
@@ -31,8 +46,6 @@ const SWITCHES: [string, string][] = [
 /** What of the APU's state its switches tell. */
 export type ApuTold = Pick<ApuView, 'phase' | 'generator' | 'bleed'>;
 
-const MASTER_ON: ReadonlySet<ApuTold['phase']> = new Set(['POWERED', 'STARTING', 'AVAILABLE'] as const);
-
 /**
  * The switches of the simulated APU. `positions`: where each was moved last; one that nobody has moved stands as the
  * crew told of the APU before, and batteries are on from the beginning.
@@ -40,7 +53,7 @@ const MASTER_ON: ReadonlySet<ApuTold['phase']> = new Set(['POWERED', 'STARTING',
 export function apuControls(positions: Record<string, string>, told?: ApuTold): ApuControl[] {
   const before: Record<string, boolean | undefined> = {
     'apu/batteries': true,
-    'apu/master': told !== undefined && MASTER_ON.has(told.phase),
+    'apu/master': told !== undefined && IS_ON.has(told.phase),
     'apu/generator': told?.generator,
     'apu/bleed': told?.bleed,
   };

@@ -2,11 +2,18 @@ import type { StartView } from '../api/client';
 import { isoDuration } from '../ui/time';
 import styles from './LadderList.module.css';
 
-const MARK = { DONE: '✓', NOW: '▸', NEXT: '', LATE: '!' } as const;
-const WORD = { DONE: 'done', NOW: 'next', NEXT: 'later', LATE: 'late' } as const;
+type StartRung = StartView['ladder'][number];
+
+/** One thing to look for; PASSED: what comes after it is there, and of this one nobody heard. */
+export interface Rung extends Pick<StartRung, 'words' | 'detail' | 'left'> {
+  state: StartRung['state'] | 'PASSED';
+}
+
+const MARK = { DONE: '✓', NOW: '▸', NEXT: '', LATE: '!', PASSED: '·' } as const;
+const WORD = { DONE: 'done', NOW: 'next', NEXT: 'later', LATE: 'late', PASSED: 'passed over' } as const;
 
 /** What to look for next, in order, each with its window. `silent`: nothing is counted while nothing is read. */
-export function LadderList({ rungs, silent }: { rungs: StartView['ladder']; silent: boolean }) {
+export function LadderList({ rungs, silent }: { rungs: Rung[]; silent: boolean }) {
   return (
     <ol className={styles.ladder} aria-label="What to look for">
       {rungs.map((rung) => (
