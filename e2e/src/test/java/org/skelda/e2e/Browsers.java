@@ -18,9 +18,9 @@ final class Browsers implements AutoCloseable {
     private static final double PATIENCE_MS = 30_000;
     private static final int REMEMBERED = 40;
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright
+    /** The program of all tests of a fork: it ends with them. */
+    private static final Browser PROGRAM = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
             .chromium()
             .launch(new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
@@ -32,6 +32,7 @@ final class Browsers implements AutoCloseable {
                             "--disable-background-networking",
                             "--disable-component-update",
                             "--disable-sync")));
+
     private final List<String> errors = new ArrayList<>();
     private final Deque<String> requests = new ArrayDeque<>();
 
@@ -57,7 +58,7 @@ final class Browsers implements AutoCloseable {
     }
 
     private Page page(Browser.NewContextOptions options) {
-        BrowserContext context = browser.newContext(options);
+        BrowserContext context = PROGRAM.newContext(options);
         context.setDefaultTimeout(PATIENCE_MS);
         return watched(context.newPage());
     }
@@ -89,11 +90,11 @@ final class Browsers implements AutoCloseable {
 
     /** Closes all pages with their profiles; the browser program stays. */
     void closePages() {
-        List.copyOf(browser.contexts()).forEach(BrowserContext::close);
+        List.copyOf(PROGRAM.contexts()).forEach(BrowserContext::close);
     }
 
     @Override
     public void close() {
-        playwright.close();
+        closePages();
     }
 }

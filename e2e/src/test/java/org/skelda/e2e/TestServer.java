@@ -21,8 +21,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * The shipped server as a process of its own, on loopback, with a fresh data folder; it can be killed and started
- * again.
+ * The shipped server in another process, on loopback, with a fresh data folder; it can be killed and started again. One
+ * at a time is a guest of a process that is there already.
  */
 final class TestServer implements AutoCloseable {
     private static final Duration STARTS_WITHIN = Duration.ofSeconds(90);
@@ -40,8 +40,13 @@ final class TestServer implements AutoCloseable {
     /** How far its clock is behind the machine's: it shows the day at the moment for which that was made. */
     private final Duration behind;
 
+    /** Of all tests of this program. */
+    private static ServerHost host;
+
     private double speed;
     private Process process;
+    /** Where it is a guest; null in a process of its own, and while it does not run. */
+    private ServerHost inside;
 
     private TestServer(Path data, Duration behind, double speed) {
         this.data = data;
@@ -135,8 +140,28 @@ final class TestServer implements AutoCloseable {
     }
 
     void start() {
-        launch();
+        ServerHost there = host();
+        if (there.isFree()) {
+            inside = there;
+            process = there.process();
+            there.start(arguments());
+        } else {
+            launch();
+        }
         waitUntilUp(STARTS_WITHIN);
+    }
+
+    private static ServerHost host() {
+        ServerHost there = host;
+        if (there == null || !there.process().isAlive()) {
+            try {
+                there = ServerHost.begin(java(), LAYOUT);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+            host = there;
+        }
+        return there;
     }
 
     /** Starts it on packs of a folder. @return what it says, when it ends by itself instead of coming up */
@@ -162,24 +187,35 @@ final class TestServer implements AutoCloseable {
         waitUntilUp(STARTS_WITHIN);
     }
 
-    private void launch(String... further) {
-        // It lives for a minute: the quick compiler alone takes half the work of a start away from the browsers beside
+    private static List<String> java() {
+        // It lives for minutes: the quick compiler alone takes half the work of a start away from the browsers beside
         // it.
-        List<String> command = new ArrayList<>(List.of(
+        return List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
-                "-XX:AOTMode=auto",
-                "-XX:AOTCache=" + LAYOUT.resolve("app.aot"),
                 "-Dspring.aot.enabled=true",
-                "-Xmx512m",
-                "-jar",
-                LAYOUT.resolve("app.jar").toString(),
+                "-Xmx512m");
+    }
+
+    private List<String> arguments() {
+        return List.of(
                 "--skelda.data=" + data,
                 "--skelda.demo=true",
                 "--server.port=" + port,
+                "--server.shutdown=immediate",
                 "--skelda.clock.speed=" + speed,
-                "--skelda.clock.behind=" + behind));
+                "--skelda.clock.behind=" + behind);
+    }
+
+    private void launch(String... further) {
+        List<String> command = new ArrayList<>(java());
+        command.addAll(List.of(
+                "-XX:AOTMode=auto",
+                "-XX:AOTCache=" + LAYOUT.resolve("app.aot"),
+                "-jar",
+                LAYOUT.resolve("app.jar").toString()));
+        command.addAll(arguments());
         command.addAll(List.of(further));
         try {
             process = new ProcessBuilder(command)
@@ -194,7 +230,7 @@ final class TestServer implements AutoCloseable {
 
     private void waitUntilUp(Duration within) {
         long deadline = System.nanoTime() + within.toNanos();
-        while (System.nanoTime() < deadline && process.isAlive()) {
+        while (System.nanoTime() < deadline && isAlive()) {
             try {
                 HttpResponse<String> health = HTTP.send(
                         HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
@@ -211,11 +247,13 @@ final class TestServer implements AutoCloseable {
             }
             pause(100);
         }
-        throw new IllegalStateException("the server did not start; see " + data.resolve("server.log"));
+        throw new IllegalStateException(
+                "the server did not start; see " + (inside != null ? inside.log() : data.resolve("server.log")));
     }
 
-    /** Ends the process at once, as a power cut would: SIGKILL. */
+    /** Ends its process at once, as a power cut would: SIGKILL. */
     void kill() {
+        inside = null;
         process.destroyForcibly();
         try {
             if (!process.waitFor(20, TimeUnit.SECONDS)) {
@@ -226,9 +264,13 @@ final class TestServer implements AutoCloseable {
         }
     }
 
+    private boolean isAlive() {
+        return inside != null ? inside.isAlive() : process != null && process.isAlive();
+    }
+
     /** Ends it and starts it again on the same data with another speed of its clock. */
     void restart(double otherSpeed) {
-        kill();
+        close();
         speed = otherSpeed;
         start();
     }
@@ -256,8 +298,12 @@ final class TestServer implements AutoCloseable {
 
     @Override
     public void close() {
-        if (process.isAlive()) {
+        if (inside != null && inside.process().isAlive()) {
+            inside.stop();
+        } else if (process != null && process.isAlive()) {
             kill();
         }
+        inside = null;
+        process = null;
     }
 }

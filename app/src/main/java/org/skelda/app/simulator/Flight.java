@@ -66,6 +66,9 @@ final class Flight {
 
     private final AtomicBoolean sending = new AtomicBoolean();
     private final ArrayDeque<String> waiting = new ArrayDeque<>();
+    /** The sending before this one failed. */
+    private boolean unheard;
+
     private long read_us;
     private int beats;
     private boolean lightsDue;
@@ -169,7 +172,11 @@ final class Flight {
         return weather;
     }
 
-    /** Steps up to now and sends, unless the sending before is still under way. */
+    /**
+     * Steps up to now and sends, unless the sending before is still under way.
+     *
+     * @param failed told why, once until it can send again
+     */
     void beat(Consumer<String> failed) {
         if (!sending.compareAndSet(false, true)) {
             return;
@@ -177,8 +184,12 @@ final class Flight {
         Thread.ofVirtual().name("simulated aircraft").start(() -> {
             try {
                 send(micros(clock.instant()));
+                unheard = false;
             } catch (IOException e) {
-                failed.accept(String.valueOf(e.getMessage()));
+                if (!unheard) {
+                    unheard = true;
+                    failed.accept(e.toString());
+                }
             } catch (InterruptedException _) {
                 Thread.currentThread().interrupt();
             } finally {

@@ -348,7 +348,9 @@ public class Simulator {
             missed.remove(id);
             attach(departures.state(id));
         }
-        flights.forEach((id, flight) -> flight.beat(
-                failure -> LOG.warn("the simulated aircraft of departure {} could not send: {}", id, failure)));
+        flights.forEach((id, flight) -> flight.beat(failure -> LOG.warn(
+                "the simulated aircraft of departure {} cannot send, and keeps its last readings until it can: {}",
+                id,
+                failure)));
     }
 }
