@@ -8,6 +8,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -15,7 +16,6 @@ import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 
 /**
  * A process in which the shipped server starts and stops again and again, one at a time: from the second on its code is
@@ -68,11 +68,9 @@ final class ServerHost {
 
     /** The archive of the server's classes is used only where all that is run lies in one folder with them. */
     private static void layOut(Path server, Path folder) throws IOException {
-        try (Stream<Path> all = Files.walk(server)) {
-            for (Path file : (Iterable<Path>) all.filter(Files::isRegularFile)::iterator) {
-                Path here = folder.resolve(server.relativize(file).toString());
-                Files.createDirectories(here.getParent());
-                Files.createLink(here, file);
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(server.toRealPath())) {
+            for (Path one : all) {
+                Files.createSymbolicLink(folder.resolve(one.getFileName()), one);
             }
         }
         String own = ServerHost.class.getName().replace('.', '/') + ".class";
