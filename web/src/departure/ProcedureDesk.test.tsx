@@ -246,6 +246,45 @@ describe('the desk of a flow', () => {
   });
 });
 
+describe('what was done earlier', () => {
+  const shownWith = (by?: 'FLYING' | 'MONITORING') => {
+    const live = new FakeLive();
+    const told = page();
+    const lights = told.procedures[0]!.lines[3]!;
+    lights.marks = { ...lights.marks, by };
+    render(
+      <MantineProvider>
+        <MemoryRouter>
+          <DepartureProvider live={live as unknown as DepartureLive} page={told} person={PERSON}>
+            <Keys />
+            <Shown />
+          </DepartureProvider>
+        </MemoryRouter>
+      </MantineProvider>,
+    );
+    live.show(3);
+  };
+  const press = () =>
+    act(async () => {
+      fireEvent.keyDown(document.body, { key: 'l' });
+    });
+  afterEach(cleanup);
+
+  it('is told by the pilot whose line it is', async () => {
+    shownWith('FLYING');
+    expect(screen.getByRole('button', { name: /Done earlier/ })).toBeTruthy();
+    await press();
+    expect(screen.getByText('Done earlier: lights')).toBeTruthy();
+  });
+
+  it('is not offered to the other one, by button or key', async () => {
+    shownWith('MONITORING');
+    expect(screen.queryByRole('button', { name: /Done earlier/ })).toBeNull();
+    await press();
+    expect(screen.queryByText('Done earlier: lights')).toBeNull();
+  });
+});
+
 describe('a reading', () => {
   it('redraws what shows readings, and nothing else of the page', () => {
     const live = new FakeLive();
