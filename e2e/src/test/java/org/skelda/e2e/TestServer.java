@@ -203,7 +203,6 @@ final class TestServer implements AutoCloseable {
                 "--skelda.data=" + data,
                 "--skelda.demo=true",
                 "--server.port=" + port,
-                "--server.shutdown=immediate",
                 "--skelda.clock.speed=" + speed,
                 "--skelda.clock.behind=" + behind);
     }
