@@ -13,7 +13,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 
-/** Debian's headless Chromium; each person gets a browser of their own. Errors on any page fail the test that ends. */
+/** Debian's headless Chromium; each person gets a profile of their own. Errors on any page fail the test that ends. */
 final class Browsers implements AutoCloseable {
     private static final double PATIENCE_MS = 30_000;
     private static final int REMEMBERED = 40;
