@@ -141,4 +141,73 @@ describe('a departure that is live', () => {
     expect(await first).toBe(true);
     expect(live.snapshot()).toMatchObject({ sending: false, view: { seq: 2 } });
   });
+
+  describe('draws the page', () => {
+    let drawn: number;
+    beforeEach(async () => {
+      FakeSource.newest.say('heartbeat', { now: '2026-05-04T10:00:00Z', devices: 1 });
+      await vi.advanceTimersByTimeAsync(1000);
+      drawn = 0;
+      live.subscribe(() => drawn++);
+    });
+    const reads = (at: number, call = 'ON_TRACK') =>
+      FakeSource.newest.say('start', {
+        view: { engine: 1, at: new Date(at).toISOString(), running: true, verdict: { call }, findings: [] },
+        samples: [[at]],
+      });
+    const apu = (at: number) => FakeSource.newest.say('apu', { samples: [[at]] });
+
+    it('once for all that comes together', async () => {
+      const first = live.ask({ ask: 'ANSWER', line: 'power/radar' });
+      await settle();
+      brings(2, posted[0]);
+      posted[0]?.answer(2);
+      reads(1000);
+      apu(1000);
+      expect(drawn).toBe(0);
+      await vi.advanceTimersByTimeAsync(8);
+      expect(await first).toBe(true);
+      expect(drawn).toBe(1);
+      expect(live.snapshot()).toMatchObject({
+        sending: false,
+        view: { seq: 2 },
+        engines: { 1: { samples: [[1000]] } },
+      });
+    });
+
+    it('no oftener than twenty times a second for readings that call for nothing new, and keeps every one', async () => {
+      reads(0);
+      await vi.advanceTimersByTimeAsync(60);
+      drawn = 0;
+      for (let i = 1; i <= 40; i++) {
+        reads(25 * i);
+        apu(25 * i);
+        await vi.advanceTimersByTimeAsync(25);
+      }
+      expect(drawn).toBeGreaterThanOrEqual(15);
+      expect(drawn).toBeLessThanOrEqual(20);
+      expect(live.snapshot().engines[1]?.samples).toHaveLength(41);
+      expect(live.snapshot().apu.samples).toHaveLength(40);
+    });
+
+    it('at once for a call, though readings drew it just before', async () => {
+      reads(0);
+      await vi.advanceTimersByTimeAsync(60);
+      reads(100);
+      await vi.advanceTimersByTimeAsync(8);
+      drawn = 0;
+      reads(110);
+      await vi.advanceTimersByTimeAsync(8);
+      expect(drawn).toBe(0);
+      reads(120, 'CUT');
+      await vi.advanceTimersByTimeAsync(8);
+      expect(drawn).toBe(1);
+    });
+
+    it('without waiting when nobody sees it: its sound must not wait for slow timers', () => {
+      vi.spyOn(document, 'hidden', 'get').mockReturnValue(true);
+      reads(0, 'CUT');
+      expect(drawn).toBe(1);
+    });
+  });
 });

@@ -9,7 +9,7 @@ import {
   type SampleRow,
   type StartMessage,
 } from '../api/client';
-import { begin, reduce, type LiveAction, type LiveState, type PowerReadings } from './liveState';
+import { begin, isCalm, reduce, type LiveAction, type LiveState, type PowerReadings } from './liveState';
 import type { ServerClock } from './ServerClock';
 
 type WithoutEnvelope<Request> = Request extends unknown ? Omit<Request, 'commandId' | 'seen'> : never;
@@ -28,6 +28,10 @@ const THERE_MS = 10_000;
 const TRIES = 4;
 /** Problems that are none of the request's own. */
 const OF_THE_SERVER = new Set(['internal', 'storage-full']);
+/** So long what is new waits for what comes with it, so that the page is drawn once for all of it. */
+const TOGETHER_MS = 8;
+/** Readings alone draw the page no oftener than so. */
+const READINGS_MS = 50;
 /** Before a departure's id, where the tab keeps what was set aside. */
 export const ASIDE = 'skelda.aside.';
 
@@ -51,6 +55,8 @@ export class DepartureLive {
   private closed = false;
   private queue: Promise<unknown> = Promise.resolve();
   private readonly underWay = new Set<string>();
+  private drawing: { timer: ReturnType<typeof setTimeout>; due: number } | null = null;
+  private drawnAt = Number.NEGATIVE_INFINITY;
   private awaited: { commandId: string; heard: () => void } | null = null;
 
   constructor(id: string, clock: ServerClock, view: DepartureView) {
@@ -83,6 +89,8 @@ export class DepartureLive {
     for (const timer of [this.silence, this.retry, this.opening, this.missed]) clearTimeout(timer);
     clearInterval(this.resync);
     clearInterval(this.there);
+    clearTimeout(this.drawing?.timer);
+    this.drawing = null;
   }
 
   dismiss(): void {
@@ -168,9 +176,27 @@ export class DepartureLive {
     const next = reduce(this.state, action);
     if (next === this.state) return;
     const viewChanged = next.view !== this.state.view;
+    const calm = isCalm(this.state, next, action);
     this.state = next;
     if (viewChanged) this.watchOpening();
+    if (document.hidden) this.draw();
+    else this.drawWithin(calm ? this.drawnAt + READINGS_MS - performance.now() : 0);
+  }
+
+  /** A page that nobody sees is told at once: its timers are slow, and its sound must not wait for them. */
+  private draw(): void {
+    clearTimeout(this.drawing?.timer);
+    this.drawing = null;
+    this.drawnAt = performance.now();
     for (const listener of this.listeners) listener();
+  }
+
+  private drawWithin(wait_ms: number): void {
+    const wait = Math.max(wait_ms, TOGETHER_MS);
+    const due = performance.now() + wait;
+    if (this.drawing !== null && this.drawing.due <= due) return;
+    clearTimeout(this.drawing?.timer);
+    this.drawing = { timer: setTimeout(() => this.draw(), wait), due };
   }
 
   private connect(): void {

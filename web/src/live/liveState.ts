@@ -127,6 +127,21 @@ function withoutTakenBack(engines: LiveState['engines'], event: LogEvent): LiveS
   return Object.fromEntries(Object.entries(engines).filter(([number]) => Number(number) !== engine));
 }
 
+/** Whether nothing came but readings that call for nothing new: they may wait a little for the next ones. */
+export function isCalm(before: LiveState, after: LiveState, action: LiveAction): boolean {
+  if (before.link !== after.link) return false;
+  if (action.type === 'apu' || action.type === 'power' || action.type === 'beat') return true;
+  if (action.type !== 'engine') return false;
+  const { engine } = action.message.view;
+  const was = before.engines[engine]?.view;
+  const is = after.engines[engine]?.view;
+  return (
+    was?.verdict.call === is?.verdict.call &&
+    was?.running === is?.running &&
+    was?.findings.length === is?.findings.length
+  );
+}
+
 export function reduce(state: LiveState, action: LiveAction): LiveState {
   switch (action.type) {
     case 'heard':
