@@ -10,7 +10,7 @@ class OverrunTest extends StartJourney {
     private static final double FUEL_AT_pct = 23;
 
     OverrunTest() {
-        super(1);
+        super(4);
     }
 
     @Test

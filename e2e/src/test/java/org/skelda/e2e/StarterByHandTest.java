@@ -4,17 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
- * Starters that a hand switches off, both engines of one aircraft. At life's speed: the moment of the hand is short,
- * and a machine that stalls must not miss it.
+ * Starters that a hand switches off, both engines of one aircraft. The moment of the hand is short: a machine that
+ * stalls must not miss it.
  */
+@Tag("quiet")
 class StarterByHandTest extends StartJourney {
     private static final double FINGER_ON_THE_SWITCH_pct = 45;
 
     StarterByHandTest() {
-        super(1);
+        super(4);
     }
 
     @Test
