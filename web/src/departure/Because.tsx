@@ -21,7 +21,7 @@ export function Because({ line }: { line: WorkLine }) {
   );
 }
 
-/** In a sentence; null for a line that is always needed, or of which nothing is known yet. */
+/** In words without a last full stop; null for a line that is always needed, or of which nothing is known yet. */
 export function because({ view }: WorkLine): string | null {
   const known = view.because?.filter((ground) => ground.value !== undefined) ?? [];
   const undecided = view.gate?.waits.some((wait) => wait.kind === 'FACT') ?? false;
@@ -29,7 +29,7 @@ export function because({ view }: WorkLine): string | null {
   const told = view.state === 'NOT_NEEDED' ? known : known.filter((ground) => ground.why === undefined);
   if (told.length === 0 || undecided) return null;
   const grounds = told
-    .map((ground) => `${ground.name} ${ground.value}${ground.unit ? ` ${shownUnit(ground.unit)}` : ''}`)
-    .join(', ');
-  return view.state === 'NOT_NEEDED' ? `Not needed today: ${grounds}` : `Needed today: ${grounds}`;
+    .map((ground) => `${ground.name}: ${ground.value}${ground.unit ? ` ${shownUnit(ground.unit)}` : ''}`)
+    .join('. ');
+  return `${view.state === 'NOT_NEEDED' ? 'Not needed' : 'Needed'} today. ${grounds}`;
 }

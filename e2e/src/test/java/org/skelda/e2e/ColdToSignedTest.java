@@ -165,7 +165,7 @@ class ColdToSignedTest {
         assertThat(captain.cardText()).contains("Icing conditions: not known yet");
         captain.press("y");
         captain.text("Icing conditions: one line changes, Engine anti-ice").waitFor();
-        captain.page().waitForCondition(() -> captain.cardText().contains("Needed today: Icing conditions yes"));
+        captain.page().waitForCondition(() -> captain.cardText().contains("Needed today. Icing conditions: yes"));
         captain.press("v");
         captain.waitForDialog();
         captain.page()
@@ -178,7 +178,7 @@ class ColdToSignedTest {
         captain.press("Escape");
         officer.text("Icing conditions: one line changes, Engine anti-ice").waitFor();
         captain.page().waitForCondition(() -> captain.line().equals("APU bleed"));
-        captain.text("Not needed today: Icing conditions no").waitFor();
+        captain.text("Not needed today. Icing conditions: no").waitFor();
     }
 
     private static void eachSeesTheOthersLines(DeskOfDeparture captain, DeskOfDeparture officer) {

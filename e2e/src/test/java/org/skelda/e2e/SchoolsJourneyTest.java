@@ -21,14 +21,14 @@ class SchoolsJourneyTest extends SharedServer {
         open.text("Control check: One axis after the other, your operator. Why?")
                 .waitFor();
         find(open, "full and free all round");
-        assertThat(open.cardText()).contains("Not needed today: Control check One axis after the other");
+        assertThat(open.cardText()).contains("Not needed today. Control check: One axis after the other");
 
         DeskOfDeparture next = openedAnew();
         find(next, "full and free all round");
         next.text("Control check: All together, your operator. Why?").click();
         next.text("It is shorter, and the yoke is seen to go round freely.").waitFor();
         find(next, "full and free, the right way");
-        assertThat(next.cardText()).contains("Not needed today: Control check All together");
+        assertThat(next.cardText()).contains("Not needed today. Control check: All together");
         assertThat(browsers.errors()).isEmpty();
     }
 

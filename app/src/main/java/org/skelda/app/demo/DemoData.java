@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -99,15 +100,19 @@ class DemoData implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         if (wanted) {
             try (ExecutorService sideBySide = Executors.newVirtualThreadPerTaskExecutor()) {
-                OPERATORS.stream()
-                        .map(operator -> CompletableFuture.runAsync(() -> add(load(operator)), sideBySide))
-                        .toList()
-                        .forEach(CompletableFuture::join);
+                forEach(OPERATORS, operator -> add(load(operator), sideBySide), sideBySide);
             }
         }
     }
 
-    private void add(DemoScript script) {
+    private static <T> void forEach(List<T> all, Consumer<T> work, ExecutorService sideBySide) {
+        all.stream()
+                .map(one -> CompletableFuture.runAsync(() -> work.accept(one), sideBySide))
+                .toList()
+                .forEach(CompletableFuture::join);
+    }
+
+    private void add(DemoScript script, ExecutorService sideBySide) {
         String operator = script.operator().id();
         fleet.addOperator(operator, script.operator().name());
         script.airfields()
@@ -123,13 +128,22 @@ class DemoData implements ApplicationRunner {
                 .findFirst()
                 .orElseThrow();
         script.tails().forEach(tail -> setSchools(operator, tail, office, now));
-        script.tails().stream()
-                .filter(tail -> StartProfiles.TYPES.contains(tail.type()))
-                .forEach(tail -> starts.weeksBefore(
-                        operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now));
-        if (!departures.anyWithin(operator, now, A_DAY_LIES_WITHIN)) {
-            script.day().forEach(leg -> add(script, leg, crew, now));
-        }
+        boolean wantsDay = !departures.anyWithin(operator, now, A_DAY_LIES_WITHIN);
+        // The flights of one aircraft follow its past and each other.
+        forEach(
+                script.tails(),
+                tail -> {
+                    if (StartProfiles.TYPES.contains(tail.type())) {
+                        starts.weeksBefore(
+                                operator, tail.registration(), StartProfiles.of(tail.type()), tail.engines(), now);
+                    }
+                    if (wantsDay) {
+                        script.day().stream()
+                                .filter(leg -> leg.tail().equals(tail.registration()))
+                                .forEach(leg -> add(script, leg, crew, now));
+                    }
+                },
+                sideBySide);
     }
 
     /** Once: a server that begins anew finds them set. */
