@@ -230,7 +230,7 @@ class Havern2aTest {
                         "handed the right seat over to Joar Stenvik",
                         "took over the lines of Alignment",
                         "at least 214 kPa",
-                        "Recorder of two tones no");
+                        "Recorder of two tones: no");
         Axe.findsNothing(captain.page(), "the record of a day of interruptions");
     }
 
