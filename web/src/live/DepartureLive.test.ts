@@ -175,7 +175,7 @@ describe('a departure that is live', () => {
       });
     });
 
-    it('no oftener than twenty times a second for readings that call for nothing new, and keeps every one', async () => {
+    it('no oftener than twenty times a second for readings that call for nothing new', async () => {
       reads(0);
       await vi.advanceTimersByTimeAsync(60);
       drawn = 0;
