@@ -30,8 +30,18 @@ abstract class StartJourney {
 
     @BeforeEach
     void startServer() {
-        server = TestServer.start(speed);
+        begin(speed);
+    }
+
+    private void begin(double timesLife) {
+        server = TestServer.start(timesLife);
         browsers = new Browsers();
+    }
+
+    /** Anew on a day of its own, with the clock at another speed. */
+    void beginAgain(double timesLife) {
+        stop();
+        begin(timesLife);
     }
 
     @AfterEach

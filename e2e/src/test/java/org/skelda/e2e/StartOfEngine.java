@@ -1,8 +1,10 @@
 package org.skelda.e2e;
 
+import com.microsoft.playwright.JSHandle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 
 /** The desk of an engine start, with the simulated aircraft's controls under somebody's fingers. */
 final class StartOfEngine {
@@ -62,6 +64,24 @@ final class StartOfEngine {
                 .getByText("press again")
                 .waitFor(new Locator.WaitForOptions()
                         .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+    }
+
+    /**
+     * The second press of a control that is ready, in the moment that the bar calls for it, as quick as a finger that
+     * waits.
+     *
+     * @param after the call that follows when the moment has passed
+     * @return what the bar said when it was pressed
+     */
+    String pressReadyAt(String call, String after, String key) {
+        JSHandle said = page.waitForFunction("""
+                calls => {
+                  const bar = document.querySelector('[data-testid="verdict"]');
+                  return calls.includes(bar?.dataset.call) && bar.innerText;
+                }
+                """, List.of(call, after));
+        pressReady(key);
+        return String.valueOf(said.jsonValue());
     }
 
     /** Moves the starter's control to OFF, unless the starter has cut itself out by then. */

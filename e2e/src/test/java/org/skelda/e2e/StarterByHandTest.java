@@ -13,14 +13,26 @@ import org.junit.jupiter.api.Test;
  */
 @Tag("quiet")
 class StarterByHandTest extends StartJourney {
+    private static final long TOLD_WITHIN_MS = 1000;
     private static final double FINGER_ON_THE_SWITCH_pct = 45;
 
     StarterByHandTest() {
         super(4);
     }
 
+    /** At four times life's speed the moment is a third of a second: a machine that stalls gets a slower clock. */
     @Test
     void theHandHasItsMomentAndTheSecondWaitsForTheRunningGenerator() {
+        for (double slower : new double[] {2, 1}) {
+            if (bothInTime()) {
+                return;
+            }
+            beginAgain(slower);
+        }
+        assertThat(bothInTime()).as("the hand is in time at life's own speed").isTrue();
+    }
+
+    private boolean bothInTime() {
         DeskOfDeparture desk = at("Teitur Vagsborg", "702")
                 .reads(Map.of(
                         "Oil pressure at idle", "498",
@@ -31,7 +43,9 @@ class StarterByHandTest extends StartJourney {
                         "Far bus volts, ties NORMAL", "27.9",
                         "Far bus volts, ties CLOSED by hand", "27.6"));
         StartOfEngine start = new StartOfEngine(desk).onTheSimulatedAircraft();
-        byHand(start, 2);
+        if (!inTime(start, 2)) {
+            return false;
+        }
         start.press("t");
         desk.workUntil(() -> desk.line().equals("Load of the running generator"));
         readWrong(desk, "41", "35");
@@ -42,9 +56,12 @@ class StarterByHandTest extends StartJourney {
         desk.workUntil(() -> desk.line().startsWith("Far bus volts, ties CLOSED"));
         readWrong(desk, "26.8", "27.2");
         desk.workUntil(() -> desk.isStart() && desk.title().equals("Start engine 1"));
-        byHand(start, 1);
+        if (!inTime(start, 1)) {
+            return false;
+        }
         assertThat(outcomes(log(desk))).containsExactly("NORMAL", "NORMAL");
         assertThat(browsers.errors()).isEmpty();
+        return true;
     }
 
     /** Types a reading that its limit does not allow, and sees it named; the next answer reads it anew. */
@@ -56,7 +73,8 @@ class StarterByHandTest extends StartJourney {
         assertThat(desk.cardText()).contains(limit);
     }
 
-    private static void byHand(StartOfEngine start, int engine) {
+    /** @return whether the starter was off before it overran; where it was not, the bar and the record say so */
+    private boolean inTime(StartOfEngine start, int engine) {
         start.press("i");
         start.press("e");
         start.waitForCall("ON_TRACK", 10);
@@ -64,13 +82,15 @@ class StarterByHandTest extends StartJourney {
         start.press("f");
         start.spoolAt(FINGER_ON_THE_SWITCH_pct);
         start.ready("e");
-        start.waitForCall("HAND_DUE", 30);
-        assertThat(start.verdict().innerText())
-                .contains("Engine " + engine + ": starter OFF")
-                .contains("fuel stays on");
-        start.pressReady("e");
+        String said = start.pressReadyAt("HAND_DUE", "STOP_STARTER", "e");
+        TestServer.pause(TOLD_WITHIN_MS);
+        if (findings(log(start.desk())).contains("STARTER_OVERRUN")) {
+            return false;
+        }
+        assertThat(said).contains("Engine " + engine + ": starter OFF").contains("fuel stays on");
         start.desk()
                 .text("Engine " + engine + ": started, at idle")
                 .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+        return true;
     }
 }

@@ -74,7 +74,7 @@ public record StartSheet(
                 "kg/h",
                 0,
                 cut * 1.6,
-                List.of(new Line(cut, text("cut above %.0f", cut), Kind.LIMIT_ABOVE))));
+                List.of(new Line(cut, text("cut above %.0f at light-off", cut), Kind.LIMIT_ABOVE))));
         lanes.add(lane(profile, Parameter.OIL, "kPa", 0, profile.idle().oilMost_kpa() * ROOM, List.of()));
         boolean air = profile.supplyParameter() == Parameter.DUCT;
         double least = profile.supply().crankingAt(0, elevation_ft);

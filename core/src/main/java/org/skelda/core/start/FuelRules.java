@@ -8,6 +8,9 @@ import org.skelda.core.limit.Limit;
 
 /** Findings about when fuel comes on and how much of it flows. */
 final class FuelRules {
+    /** So long after light-off the flow is still held to its cut value. */
+    static final Duration FLOW_AFTER_LIGHT = Duration.ofSeconds(3);
+
     private FuelRules() {}
 
     private static boolean firstFuelOn(Attempt a) {
@@ -54,7 +57,6 @@ final class FuelRules {
     /** FLOW_HIGH: above the cut value continuously for 0.5 s, between fuel on and 3.0 s after light-off. */
     static final class FlowHigh implements Rule.AtMilestone, Rule.AtSwitch {
         private static final Duration FOR = Duration.ofMillis(500);
-        private static final long AFTER_LIGHT_us = 3_000_000;
         private DwellWatch watch;
 
         @Override
@@ -75,7 +77,7 @@ final class FuelRules {
             if (milestone == Milestone.FUEL_ON) {
                 watch.openFrom(a.now_us());
             } else if (milestone == Milestone.LIGHT_OFF) {
-                watch.closeAt(a.now_us() + AFTER_LIGHT_us);
+                watch.closeAt(a.now_us() + FLOW_AFTER_LIGHT.toNanos() / 1000);
             }
         }
 

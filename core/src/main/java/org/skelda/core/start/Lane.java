@@ -66,7 +66,7 @@ public record Lane(
                 forecast_s != null
                         ? text("first limit in %.1f s at this rate", forecast_s)
                         : temperature(profile, value);
-            case FLOW -> text("cut above %.0f", profile.fuel().cutAbove_kgph());
+            case FLOW -> flow(profile, value, attempt, monitor);
             case OIL -> oil(profile, value, attempt);
             case DUCT, VOLTS -> supply(profile, value, attempt, elevation_ft, monitor);
             case FAN -> text("must turn by %.0f %% %s", profile.turning().fanBy_pct(), profile.words(Parameter.SPOOL));
@@ -82,6 +82,21 @@ public record Lane(
                         : text("%.0f above %.0f", value - limit.value(), limit.value()))
                 .toList();
         return String.join(", ", all);
+    }
+
+    /** The flow is held to its cut value until a while after light-off; afterwards an engine may burn more. */
+    private static String flow(
+            StartProfile profile, double value, @Nullable AttemptReport attempt, StartMonitor monitor) {
+        double most = profile.fuel().cutAbove_kgph();
+        Duration lit = attempt == null ? null : attempt.milestones().get(Milestone.LIGHT_OFF);
+        if (attempt != null
+                && lit != null
+                && monitor.since(attempt).compareTo(lit.plus(FuelRules.FLOW_AFTER_LIGHT)) > 0) {
+            return text("%.0f was for light-off only", most);
+        }
+        return value <= most
+                ? text("%.0f below %.0f at light-off", most - value, most)
+                : text("%.0f above %.0f at light-off", value - most, most);
     }
 
     private static String oil(StartProfile profile, double value, @Nullable AttemptReport attempt) {

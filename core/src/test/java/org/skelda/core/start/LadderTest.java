@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -59,6 +62,25 @@ class LadderTest {
         assertThat(done)
                 .hasSize(Ladder.of(profile, null, Duration.ZERO, null, null, null)
                         .size());
+    }
+
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void theFlowIsHeldToItsCutUntilAWhileAfterLightOffAndNoLonger(StartProfile profile) {
+        Map<Boolean, List<String>> byHeld = shown(profile, SimpleStart.of(profile)).stream()
+                .collect(Collectors.partitioningBy(
+                        one -> {
+                            Duration lit = one.report().milestones().get(Milestone.LIGHT_OFF);
+                            return lit == null || one.report().lasted().compareTo(lit.plusSeconds(3)) <= 0;
+                        },
+                        Collectors.flatMapping(
+                                one -> one.lanes().stream()
+                                        .filter(lane -> lane.parameter() == Parameter.FLOW && lane.value() != null)
+                                        .map(Lane::note),
+                                Collectors.toList())));
+        String most = String.format(Locale.ROOT, "%.0f", profile.fuel().cutAbove_kgph());
+        assertThat(byHeld.get(true)).isNotEmpty().allMatch(note -> note.endsWith(" below " + most + " at light-off"));
+        assertThat(byHeld.get(false)).isNotEmpty().containsOnly(most + " was for light-off only");
     }
 
     @ParameterizedTest
