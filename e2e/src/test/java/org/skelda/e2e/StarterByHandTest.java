@@ -7,10 +7,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/**
- * Starters that a hand switches off, both engines of one aircraft. The moment of the hand is short: a machine that
- * stalls must not miss it.
- */
+/** Starters that a hand switches off, both engines of one aircraft. */
 @Tag("quiet")
 class StarterByHandTest extends StartJourney {
     private static final long TOLD_WITHIN_MS = 1000;
@@ -20,7 +17,7 @@ class StarterByHandTest extends StartJourney {
         super(4);
     }
 
-    /** At four times life's speed the moment is a third of a second: a machine that stalls gets a slower clock. */
+    /** At four times life's speed the moment is half a second: a machine that stalls gets a slower clock. */
     @Test
     void theHandHasItsMomentAndTheSecondWaitsForTheRunningGenerator() {
         for (double slower : new double[] {2, 1}) {

@@ -64,18 +64,13 @@ public final class TraceWriter {
         for (String comment : comments) {
             out.append("# ").append(comment.replaceAll("[\\r\\n]+", " ")).append('\n');
         }
-        StringBuilder line = new StringBuilder();
         CSVPrinter printer = new CSVPrinter(
-                line, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get());
+                out, CSVFormat.RFC4180.builder().setRecordSeparator('\n').get());
         printer.printRecord(header);
         long first_us = samples.getFirst().at_us();
         for (Sample sample : samples) {
-            // The printer writes character by character, which costs a writer behind a lock more than the line itself.
-            out.append(line);
-            line.setLength(0);
             printer.printRecord(row(sample, first_us, measured, ignition));
         }
-        out.append(line);
     }
 
     private static List<String> row(Sample sample, long first_us, List<Parameter> measured, boolean ignition) {
